@@ -377,13 +377,13 @@ describe('each rule against a plan spoilt for it', () => {
       'residual-wrong',
       [port('port-master-front', { residualMPa: 0.0689 })],
       'stop',
-      /^Tandem master, front outlet: The residual valve holds 10 psi on Front left, a disc/,
+      /^Tandem master, front outlet: The residual valve holds 10 psi on Front left and Front right\./,
     ],
     [
       'residual-wrong',
       [port('port-master-rear', { residualMPa: 0.0138 })],
       'caution',
-      /holds 2 psi and feeds Rear left, a drum/,
+      /holds 2 psi on Rear left and Rear right\. Drums/,
     ],
     [
       'residual-missing',
@@ -398,7 +398,7 @@ describe('each rule against a plan spoilt for it', () => {
         port('port-master-front', { residualMPa: 0.0138 }),
       ],
       'caution',
-      /The fluid stands above Front left, so fluid cannot drain back\. The residual valve of 2 psi/,
+      /The fluid stands above Front left and Front right, so fluid cannot drain back\. The residual valve of 2 psi/,
     ],
     [
       'level-unknown',

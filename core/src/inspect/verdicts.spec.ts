@@ -367,13 +367,6 @@ test.each<Row>([
   [
     'fed-twice',
     'gannet',
-    'parts.rear-tee.kind',
-    'slave',
-    'caution, Rear tee: R1 and R2 and R3 both feed it. One is enough, unless its datasheet shows two chambers: then set that under Passages.',
-  ],
-  [
-    'fed-twice',
-    'gannet',
     'lines.line-c1.ends.b.portId',
     'bleed-rr',
     'caution, Rear right: R3 and C1 both feed it. One is enough, unless its datasheet shows two chambers: then set that under Passages.',
@@ -481,14 +474,14 @@ test.each<Row>([
     'gannet',
     'parts.rear-tee.kind',
     'residual-valve',
-    'caution, Rear tee: Residual pressure is not entered for the valve that feeds Rear left.',
+    'caution, Rear tee: Residual pressure is not entered for the valve that feeds Rear left and Rear right.',
   ],
   [
     'residual-wrong',
     'gannet',
     'parts.rr.kind',
     'caliper',
-    'stop, Tandem master, rear outlet: The residual valve holds 10 psi on Rear right, a disc: the brake will drag and overheat. Discs take 2 psi or none.',
+    'stop, Tandem master, rear outlet: The residual valve holds 10 psi on Rear right. Discs take 2 psi or none: with more they drag and overheat.',
   ],
   [
     'roles-swapped',

@@ -56,6 +56,7 @@ export const UNREAD = {
     'points[].known.offsets[].axis',
     'points[].known.offsets[].readMm',
     'points[].known.offsets[].sigmaMm',
+    'parts[].ports[].serves',
     'parts[].figures.residualMPa',
     'parts[].facts.cupExpanders',
     'parts[].facts.thinFluid',

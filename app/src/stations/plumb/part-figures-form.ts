@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import {
   factsOf,
   figuresOf,
-  isBrake,
   makesPressure,
   PART_FIGURES,
   type Part,
@@ -48,16 +47,6 @@ import { FieldOf } from '../../kit/fields/field';
             [of]="factFields[fact]"
             [value]="part().facts?.[fact] ?? false"
             (changed)="setFact(fact, $event ?? false)"
-          />
-        }
-        @if (isBrake()) {
-          <fl-select-field
-            field="part-wheel"
-            label="Wheel of this brake"
-            [options]="wheels()"
-            [value]="part().wheelId ?? null"
-            none="the nearest one"
-            (changed)="change({ wheelId: $event || null })"
           />
         }
         <fl-field
@@ -111,13 +100,6 @@ export class PartFiguresForm {
   readonly part = input.required<Part>();
   protected readonly figures = computed(() => figuresOf(this.part().kind));
   protected readonly facts = computed(() => factsOf(this.part().kind));
-  protected readonly isBrake = computed(() => isBrake(this.part()));
-  protected readonly wheels = computed(() =>
-    this.store
-      .plan()
-      .things.filter(({ shape }) => shape.kind === 'wheel')
-      .map(({ id, name }) => [id, name] as const),
-  );
   protected readonly outlets = computed(() =>
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );

@@ -9,6 +9,7 @@ import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
 import { PartFiguresForm } from './part-figures-form';
+import { PartPurposeForm } from './part-purpose-form';
 
 /** What closes a spare port. */
 function plugWords({ fitting }: Port, bench: Bench): string {
@@ -20,7 +21,7 @@ function plugWords({ fitting }: Port, bench: Bench): string {
 /** The chosen part: what each of its ports is joined to, and joining one to another. */
 @Component({
   selector: 'fl-part-panel',
-  imports: [PartFiguresForm, SnagRow],
+  imports: [PartFiguresForm, PartPurposeForm, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex items-start gap-2">
@@ -108,6 +109,7 @@ function plugWords({ fitting }: Port, bench: Bench): string {
         }
       </section>
     }
+    <fl-part-purpose-form [part]="part()" />
     <fl-part-figures-form [part]="part()" />
   `,
 })

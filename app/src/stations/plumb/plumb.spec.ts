@@ -104,4 +104,18 @@ describe('Plumb', () => {
     at.store.undo();
     expect(at.store.plan().lines).toEqual(before.lines);
   });
+  test('what a part is for is one tap, and says what it is taken for until then', async () => {
+    const at = await open('q-for', 'port-master-front');
+    const pedal = at.one<HTMLSelectElement>('#part-pedal');
+    expect(pedal.options[pedal.selectedIndex]!.text).toBe('by its circuit and name (brake pedal)');
+    await at.choose(pedal, 'hand');
+    expect(at.store.plan().parts.find(({ id }) => id === 'master')!.pedal).toBe('hand');
+    TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-fl' });
+    await at.settle();
+    const side = at.one<HTMLSelectElement>('#part-side');
+    expect(side.options[side.selectedIndex]!.text).toBe('where it stands (left)');
+    await at.choose(side, 'right');
+    await at.choose(side, '');
+    expect(at.store.plan().parts.find(({ id }) => id === 'fl')!.side).toBeNull();
+  });
 });

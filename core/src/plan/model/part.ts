@@ -13,6 +13,7 @@ import {
   record,
   ref,
   told,
+  yesNo,
 } from './field.ts';
 import { type FieldFault } from './field-types.ts';
 import { PORT, type Port } from './port.ts';
@@ -85,6 +86,21 @@ export const factsOf = (kind: PartKind): PartFact[] =>
     (FACT_KINDS[fact] as readonly PartKind[]).includes(kind),
   );
 
+/** What a master cylinder is worked by. */
+export const PEDALS = [
+  'foot',
+  'clutch',
+  'hand',
+  'hand-left',
+  'hand-right',
+  'toe-left',
+  'toe-right',
+  'trailer',
+] as const;
+export type Pedal = (typeof PEDALS)[number];
+export const AXLE_NAMES = ['front', 'rear'] as const;
+export const SIDE_NAMES = ['left', 'right'] as const;
+
 export interface Part {
   readonly id: string;
   readonly name: string;
@@ -98,6 +114,13 @@ export interface Part {
   readonly kept?: boolean;
   /** Of a brake: the wheel it is in, a thing on the vehicle; the nearest to its ports where none is named. */
   readonly wheelId?: string | null;
+  /** Of a brake: its axle and its side of the vehicle, where that is otherwise than where it stands. */
+  readonly axle?: (typeof AXLE_NAMES)[number] | null;
+  readonly side?: (typeof SIDE_NAMES)[number] | null;
+  /** Of a caliper: slides on pins, so that its fluid inlet moves as the pads wear. */
+  readonly slides?: boolean | null;
+  /** Of a master or an actuator: what works it. Not there: as its circuit and its name have it. */
+  readonly pedal?: Pedal | null;
   /** Fluid its seals are made for or that it has held; null where that is not known. */
   readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
@@ -137,6 +160,37 @@ export const PART = record<Part>()(
     wheelId: told('Wheel of this brake', optional(nullable(ref('thing'))), {
       none: 'the nearest one',
     }),
+    axle: told(
+      'Axle of this brake',
+      optional(nullable(oneOf(AXLE_NAMES, { front: 'front', rear: 'rear' }))),
+      { none: 'where it stands' },
+    ),
+    side: told(
+      'Side of the vehicle',
+      optional(nullable(oneOf(SIDE_NAMES, { left: 'left', right: 'right' }))),
+      { none: 'where it stands' },
+    ),
+    slides: told('Caliper', optional(nullable(yesNo('slides on pins', 'is fixed'))), {
+      none: 'not known',
+    }),
+    pedal: told(
+      'Worked by',
+      optional(
+        nullable(
+          choice({
+            foot: 'brake pedal',
+            clutch: 'clutch pedal or lever',
+            hand: 'hand lever',
+            'hand-left': 'hand lever, left wheel',
+            'hand-right': 'hand lever, right wheel',
+            'toe-left': 'left toe pedal',
+            'toe-right': 'right toe pedal',
+            trailer: 'trailer signal',
+          }),
+        ),
+      ),
+      { none: 'by its circuit and name' },
+    ),
     family: told(
       'Seals made for',
       nullable(

@@ -6,6 +6,7 @@ import {
   byKind,
   choice,
   direction,
+  flag,
   id,
   name,
   nullable,
@@ -29,6 +30,15 @@ export interface Fitting {
 
 export const PORT_ROLES = ['outlet', 'inlet', 'feed', 'bleeder', 'spare'] as const;
 export type PortRole = (typeof PORT_ROLES)[number];
+export const CORNERS = [
+  'front-left',
+  'front-right',
+  'rear-left',
+  'rear-right',
+  'front',
+  'rear',
+] as const;
+export type Corner = (typeof CORNERS)[number];
 export interface Port {
   readonly id: string;
   readonly name: string;
@@ -38,6 +48,10 @@ export interface Port {
   readonly known: PositionSource;
   /** Of a master's outlet: the residual valve built into it. */
   readonly residualMPa?: number;
+  /** Of a master's feed: made for brake pressure, so that another master may press through it. */
+  readonly takesPressure?: boolean;
+  /** Of a modulator's outlet: the wheels it serves. Not there: as its name has it. */
+  readonly serves?: Corner | null;
   /** Thread and seat; null while nobody has looked. */
   readonly fitting: Fitting | null;
 }
@@ -81,6 +95,23 @@ export const PORT = record<Port>()(
     direction: told('Tube leaves toward', direction()),
     known: told('Position', POSITION_SOURCE),
     residualMPa: told('Residual valve built in', optional(number(0, 1)), { none: 'none' }),
+    takesPressure: told('Feed is made for brake pressure', optional(flag)),
+    serves: told(
+      'Serves',
+      optional(
+        nullable(
+          choice({
+            'front-left': 'front left wheel',
+            'front-right': 'front right wheel',
+            'rear-left': 'rear left wheel',
+            'rear-right': 'rear right wheel',
+            front: 'front wheels',
+            rear: 'rear wheels',
+          }),
+        ),
+      ),
+      { none: 'by its name' },
+    ),
     fitting: told('Thread and seat', nullable(FITTING)),
   },
   { about: { kind: 'port', prefix: 'port', noun: 'port', named: ({ name }) => name } },

@@ -1,5 +1,11 @@
 import { derive } from '../../lib/derive/index.ts';
-import { reach, underPressure, type Network, type Step } from '../../physics/flow-graph/index.ts';
+import {
+  reach,
+  underPressure,
+  type Network,
+  type Step,
+  type Through,
+} from '../../physics/flow-graph/index.ts';
 import { isActuated, makesPressure, type Part, type Port } from '../model/index.ts';
 
 /** What one outlet of a master or an actuator presses: each port with the way there. */
@@ -33,10 +39,13 @@ export function reservoirsOf(
   master: Part,
   feed?: Port,
 ): Part[] {
-  const from = feed
-    ? [feed.id]
-    : master.ports.filter(({ role }) => role === 'feed').map(({ id }) => id);
-  const reached = reach(network, from, underPressure);
+  const feeds = feed ? [feed] : master.ports.filter(({ role }) => role === 'feed');
+  const behind = feeds.flatMap(({ id, takesPressure }) => {
+    // Through another master before it, up to that one's own reservoir.
+    const up: Through = takesPressure ? (duct) => duct.id !== master.id : underPressure;
+    return [...reach(network, [id], up).keys()];
+  });
+  const reached = new Set(behind);
   return parts.filter(
     (part) => part.kind === 'reservoir' && part.ports.some(({ id }) => reached.has(id)),
   );

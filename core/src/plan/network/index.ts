@@ -8,5 +8,16 @@ export {
   reservoirsOf,
   type Feed,
 } from './feeds.ts';
+export {
+  BODY_MM,
+  brakePlace,
+  brakesOf,
+  isAt,
+  isHand,
+  pedalsOf,
+  serviceFeeds,
+  servedBy,
+  type BrakePlace,
+} from './purpose.ts';
 export { galleriesOf } from './passages.ts';
 export { planNetwork } from './plan-network.ts';

@@ -88,7 +88,10 @@ export const passagesOf = derive(
       ...galleriesOf({ kind, ports, passages }).flatMap(([first, ...rest]) =>
         rest.map((port) => duct(first!, port, false)),
       ),
-      ...suppliesOf({ kind, ports }).map(([feed, outlet]) => duct(feed, outlet, true)),
+      // What another master presses through is open to it.
+      ...suppliesOf({ kind, ports }).map(([feed, outlet]) =>
+        duct(feed, outlet, !feed.takesPressure),
+      ),
     ];
   },
 );

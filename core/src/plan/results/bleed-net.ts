@@ -42,10 +42,26 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
   return (id) => byId.get(id)!;
 }
 
-/** Bleeders of a part, that nearest to the middle of the vehicle first: of two on a caliper the inner one comes first. Common practice. */
+/** Farther than this below another one of its gallery a bleeder is kept shut: air stays above it. */
+const SPARE_BELOW_MM = 20;
+/** Whether a bleeder is kept shut: another one of the same gallery stands well above it. */
+export function isSpareBleeder(
+  part: Part,
+  bleeder: Port,
+  ports: ReadonlyMap<string, PortView>,
+): boolean {
+  const upMm = ({ id }: Port): number => ports.get(id)?.fixed.atMm[2] ?? 0;
+  const gallery = galleriesOf(part).find((all) => all.includes(bleeder)) ?? [];
+  return gallery.some(
+    (port) => port.role === 'bleeder' && upMm(port) - upMm(bleeder) > SPARE_BELOW_MM,
+  );
+}
+/** Bleeders of a part that are bled at, that nearest to the middle of the vehicle first: of two on a caliper the inner one comes first. Common practice. */
 const bleedersOf = (part: Part, ports: ReadonlyMap<string, PortView>): Port[] => {
   const outMm = ({ id }: Port): number => Math.abs(ports.get(id)?.fixed.atMm[1] ?? 0);
-  return part.ports.filter(({ role }) => role === 'bleeder').sort((a, b) => outMm(a) - outMm(b));
+  return part.ports
+    .filter((port) => port.role === 'bleeder' && !isSpareBleeder(part, port, ports))
+    .sort((a, b) => outMm(a) - outMm(b));
 };
 
 /** What a part that no line joins yet is for. */

@@ -1,11 +1,20 @@
 import { applyEdits, type EditCall, type Plan } from '../index.ts';
 import { demo } from '../../testing/demo-plans.ts';
+import { pedalsOf } from '../network/index.ts';
 import { brakeCircuits } from './brake-circuits.ts';
 import { viewPlan } from './index.ts';
 
 const circuits = (plan: Plan) => {
   const { network, ports } = viewPlan(plan);
-  return brakeCircuits(network, plan.parts, ports, plan.sizing!.wheelbaseMm);
+  const { wheelbaseMm, category } = plan.sizing!;
+  return brakeCircuits(
+    network,
+    plan.parts,
+    ports,
+    wheelbaseMm,
+    pedalsOf(plan),
+    category === 'motorcycle',
+  );
 };
 const gannet = demo('gannet');
 /** A line brought to another port at its end B. */

@@ -1,9 +1,9 @@
 import { derive } from '../../lib/derive/index.ts';
 import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../physics/hydraulics/index.ts';
 import type { Network } from '../../physics/flow-graph/index.ts';
-import { axleOf, feedsOf } from '../network/index.ts';
+import { axleOf, feedsOf, serviceFeeds } from '../network/index.ts';
 import type { PortView } from '../layout/line-view.ts';
-import { isBrake, type Part } from '../model/index.ts';
+import { isBrake, type Part, type Pedal } from '../model/index.ts';
 
 const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[]): string =>
   BY_AXLE.find(({ share }) => share.front === front && share.rear === rear)?.name ??
@@ -20,13 +20,16 @@ export const brakeCircuits = derive(
     parts: readonly Part[],
     ports: ReadonlyMap<string, PortView>,
     wheelbaseMm: number,
-  ) => [network, parts, ports, wheelbaseMm],
-  (network, parts, ports, wheelbaseMm): readonly CircuitShare[] => {
+    pedals: ReadonlyMap<string, Pedal>,
+    isMotorcycle: boolean,
+  ) => [network, parts, ports, wheelbaseMm, pedals, isMotorcycle],
+  (network, parts, ports, wheelbaseMm, pedals, isMotorcycle): readonly CircuitShare[] => {
     const brakes = parts
       .filter(isBrake)
       .map((part) => ({ part, axle: axleOf(part, ports, wheelbaseMm) }));
     const on = (axle: Axle) => brakes.filter((one) => one.axle === axle);
-    const circuits = feedsOf(network, parts).flatMap(({ reached }): CircuitShare[] => {
+    const feeds = serviceFeeds(feedsOf(network, parts), parts, pedals, isMotorcycle);
+    const circuits = feeds.flatMap(({ reached }): CircuitShare[] => {
       const own = brakes.filter(({ part }) => part.ports.some(({ id }) => reached.has(id)));
       const of = (axle: Axle): number =>
         own.filter((one) => one.axle === axle).length / Math.max(1, on(axle).length);

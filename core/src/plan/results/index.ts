@@ -1,5 +1,5 @@
 export { type BleedView } from './bleed-view.ts';
-export { type BleedNet } from './bleed-net.ts';
+export { isSpareBleeder, type BleedNet } from './bleed-net.ts';
 export { type ResidualView } from './residual-view.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export { loadAt, LOADS, plannedHoses, boosterOf, sizeInputOf, type LoadName } from './sizing.ts';

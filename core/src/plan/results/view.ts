@@ -1,7 +1,7 @@
 import { derive } from '../../lib/derive/index.ts';
 import type { Network } from '../../physics/flow-graph/index.ts';
 import type { Plan } from '../model/index.ts';
-import { planNetwork } from '../network/index.ts';
+import { pedalsOf, planNetwork } from '../network/index.ts';
 import { brakeCircuits } from './brake-circuits.ts';
 import { bleedViews, type BleedView } from './bleed-view.ts';
 import { layPlan, type LaidPlan } from '../layout/laid-plan.ts';
@@ -33,7 +33,14 @@ export const viewPlan = derive(
       size: sizeView(
         plan,
         lines,
-        brakeCircuits(network, plan.parts, ports, plan.sizing?.wheelbaseMm ?? 0),
+        brakeCircuits(
+          network,
+          plan.parts,
+          ports,
+          plan.sizing?.wheelbaseMm ?? 0,
+          pedalsOf(plan),
+          plan.sizing?.category === 'motorcycle',
+        ),
       ),
       works: sheetResults(plan, lines),
       residuals: residualViews(plan.parts, ports, network),

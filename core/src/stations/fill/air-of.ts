@@ -1,3 +1,4 @@
+import { BODY_MM } from '../../plan/network/index.ts';
 import { type AirNetwork, type AirPipe } from '../../physics/air/index.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { hoseById, tubeBoreMm } from '../../trade/stock/index.ts';
@@ -28,7 +29,6 @@ export const USUAL_RESERVOIR_ML = 100;
 const USUAL_HOLD_OFF_MPA = 0.5;
 /** A body whose bleeder lies this far under its top holds nothing but air, mm. Ours, said to be a judgement. */
 const BODY_HEIGHT_MM = 60;
-const BODY_MM = 100;
 
 const area = (mm: number): number => (Math.PI / 4) * mm * mm;
 /** What one stroke sends out of one outlet, mL, and whether figures say so. */

@@ -1,4 +1,6 @@
 import { distance, unit } from '../../../lib/vec/index.ts';
+import { BODY_MM } from '../../../plan/network/index.ts';
+import { isSpareBleeder } from '../../../plan/results/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -6,8 +8,6 @@ import { lengthWords } from '../../rule-kit/places.ts';
 const LEAST_RISE = -0.2;
 /** How far a bleeder may lie under another port of the same body before air stays behind. */
 const SLACK_MM = 5;
-/** Ports nearer than this are on one body; one further off is the bracket where the part's hose begins. */
-const BODY_MM = 100;
 
 /** Air leaves at the top: no other port of a bleeder's body lies over it, and it does not hang down. */
 export const bleederLow = defineRule({
@@ -17,6 +17,11 @@ export const bleederLow = defineRule({
   reads: ['ports'],
   judge: ({ part, port, fixed }, view) => {
     if (port.role !== 'bleeder') return [];
+    if (isSpareBleeder(part, port, view.ports))
+      return {
+        level: 'note',
+        text: 'A second bleeder, below the other: keep it shut and bleed at the upper one.',
+      };
     if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
       return {
         level: 'stop',

@@ -10,7 +10,7 @@ export const circuitsJoined = defineRule({
   about: 'part',
   reads: ENDS_READ,
   judge: (part, view) => {
-    const ends = (endsByPart(view).get(part.id) ?? []).filter(({ kind }) => kind === 'line');
+    const ends = endsByPart(view).get(part.id) ?? [];
     return (isInline(part) ? galleriesOf(part) : []).flatMap((gallery): Finding[] => {
       const [first, ...rest] = ends.filter(({ at }) => gallery.includes(at.port));
       const other = rest.find(({ circuit }) => circuit !== first!.circuit);

@@ -1,4 +1,12 @@
 import { bleederLow } from './bleeder-low.ts';
+import { actuatorPressure } from './actuator-pressure.ts';
+import { handInFront } from './hand-in-front.ts';
+import { handTeed } from './hand-teed.ts';
+import { oneSide } from './one-side.ts';
+import { reservoirLow } from './reservoir-low.ts';
+import { residualDoubled } from './residual-doubled.ts';
+import { sidesCrossed } from './sides-crossed.ts';
+import { slavesSized } from './slaves-sized.ts';
 import { bothAxles } from './both-axles.ts';
 import { circuitsJoined } from './circuits-joined.ts';
 import { fedTwice } from './fed-twice.ts';
@@ -29,6 +37,13 @@ export const PLUMB_RULES = [
   portOpen,
   rolesSwapped,
   bothAxles,
+  sidesCrossed,
+  oneSide,
+  handInFront,
+  handTeed,
+  actuatorPressure,
+  slavesSized,
+  reservoirLow,
   valveBackwards,
   valveMisplaced,
   masterDry,
@@ -37,6 +52,7 @@ export const PLUMB_RULES = [
   residualWrong,
   residualMissing,
   residualNeedless,
+  residualDoubled,
   purposeUnknown,
   levelUnknown,
   freePlay,

@@ -1,4 +1,5 @@
 import { psi } from './_shared.ts';
+import { byValve } from './residual-wrong.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** A disc whose fluid stands above it keeps its pads without a valve; one there makes it drag a little. */
@@ -7,15 +8,13 @@ export const residualNeedless = defineRule({
   station: 'plumb',
   about: 'plan',
   reads: ['residuals'],
-  judge: (view) =>
-    view.residuals.flatMap((of) =>
-      of.wanted?.wantedMPa === 0
-        ? of.has.map((valve): Finding => ({
-            level: 'caution',
-            place: { kind: 'port', id: valve.portId },
-            where: valve.where,
-            text: `The fluid stands above ${of.part.name}, so fluid cannot drain back. The residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag: remove it.`,
-          }))
-        : [],
+  judge: ({ residuals }) =>
+    byValve(residuals, ({ wanted }) => wanted?.wantedMPa === 0).map(
+      ({ valve, names }): Finding => ({
+        level: 'caution',
+        place: { kind: 'port', id: valve.portId },
+        where: valve.where,
+        text: `The fluid stands above ${names}, so fluid cannot drain back. The residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag: remove it.`,
+      }),
     ),
 });

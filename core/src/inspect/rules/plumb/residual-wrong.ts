@@ -1,9 +1,32 @@
 import { RESIDUAL_MPA } from '../../../physics/hydraulics/index.ts';
+import type { ResidualView } from '../../../plan/results/index.ts';
 import { psi } from './_shared.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** Half way between the two pressures that are made: what is over it is a drum's valve. */
 const PARTING_MPA = (RESIDUAL_MPA.disc + RESIDUAL_MPA.drum) / 2;
+type Valve = ResidualView['has'][number];
+
+/** Each valve once, with the brakes it is wrong for by kind. */
+export function byValve(
+  residuals: readonly ResidualView[],
+  isWrong: (of: ResidualView, valve: Valve) => boolean,
+): { readonly valve: Valve; readonly kind: ResidualView['kind']; readonly names: string }[] {
+  const found = new Map<string, { valve: Valve; kind: ResidualView['kind']; brakes: string[] }>();
+  for (const of of residuals)
+    for (const valve of of.has) {
+      if (!isWrong(of, valve)) continue;
+      const key = `${valve.portId} ${of.kind}`;
+      const one = found.get(key) ?? { valve, kind: of.kind, brakes: [] };
+      one.brakes.push(of.part.name);
+      found.set(key, one);
+    }
+  return [...found.values()].map(({ valve, kind, brakes }) => ({
+    valve,
+    kind,
+    names: brakes.join(' and '),
+  }));
+}
 
 /** 10 psi on a disc drags and burns; 2 psi does nothing for a drum. Common practice. */
 export const residualWrong = defineRule({
@@ -11,29 +34,32 @@ export const residualWrong = defineRule({
   station: 'plumb',
   about: 'plan',
   reads: ['residuals'],
-  judge: (view) =>
-    view.residuals.flatMap((of) =>
-      of.has.flatMap((valve): Finding[] => {
-        const finding = (level: Finding['level'], text: string): Finding[] => [
-          { level, place: { kind: 'port', id: valve.portId }, where: valve.where, text },
-        ];
-        if (valve.residualMPa === null)
-          return finding(
-            'caution',
-            `Residual pressure is not entered for the valve that feeds ${of.part.name}.`,
-          );
-        const drumValve = valve.residualMPa > PARTING_MPA;
-        if (of.kind === 'disc' && drumValve)
-          return finding(
-            'stop',
-            `The residual valve holds ${psi(valve.residualMPa)} on ${of.part.name}, a disc: the brake will drag and overheat. Discs take 2 psi or none.`,
-          );
-        if (of.kind === 'drum' && !drumValve)
-          return finding(
-            'caution',
-            `The residual valve holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum. Drums take 10 psi.`,
-          );
-        return [];
-      }),
-    ),
+  judge: ({ residuals }) => {
+    const isDrums = (mpa: number): boolean => mpa > PARTING_MPA;
+    const wrong = byValve(
+      residuals,
+      ({ kind }, { residualMPa }) =>
+        residualMPa === null || (kind === 'disc') === isDrums(residualMPa),
+    );
+    return wrong.map(({ valve, kind, names }): Finding => {
+      const at = { place: { kind: 'port', id: valve.portId }, where: valve.where } as const;
+      if (valve.residualMPa === null)
+        return {
+          ...at,
+          level: 'caution',
+          text: `Residual pressure is not entered for the valve that feeds ${names}.`,
+        };
+      return kind === 'disc'
+        ? {
+            ...at,
+            level: 'stop',
+            text: `The residual valve holds ${psi(valve.residualMPa)} on ${names}. Discs take 2 psi or none: with more they drag and overheat.`,
+          }
+        : {
+            ...at,
+            level: 'caution',
+            text: `The residual valve holds ${psi(valve.residualMPa)} on ${names}. Drums take 10 psi.`,
+          };
+    });
+  },
 });

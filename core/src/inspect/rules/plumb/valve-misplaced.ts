@@ -5,7 +5,7 @@ import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
 /** Valves that hold one axle's pressure back. */
-const HOLDS_BACK = ['proportioning-valve', 'load-valve'];
+const HOLDS_BACK = ['proportioning-valve', 'load-valve'] as const;
 
 /** A valve that holds the rear back stands before both rear brakes, or one before each; never before the front. Common practice. */
 export const valveMisplaced = defineRule({
@@ -16,8 +16,9 @@ export const valveMisplaced = defineRule({
   judge: ({ network, ports, plan: { parts, sizing } }) => {
     if (!sizing) return [];
     const isFront = (part: Part): boolean => axleOf(part, ports, sizing.wheelbaseMm) === 'front';
-    const valves = parts.filter(({ kind }) => HOLDS_BACK.includes(kind));
-    const behind = valves.map((valve) => {
+    const brakesBehind = (...kinds: Part['kind'][]) =>
+      parts.filter(({ kind }) => kinds.includes(kind)).map(behindOf);
+    const behindOf = (valve: Part) => {
       const outlets = valve.ports.filter(({ role }) => role === 'outlet').map(({ id }) => id);
       const reached = reach(
         network,
@@ -30,9 +31,23 @@ export const valveMisplaced = defineRule({
           (part) => isBrake(part) && part.ports.some(({ id }) => reached.has(id)),
         ),
       };
-    });
+    };
+    const behind = brakesBehind(...HOLDS_BACK);
     const held = new Set(behind.flatMap(({ brakes }) => brakes));
-    return behind.flatMap(({ valve, brakes }): Finding[] => {
+    const metering = brakesBehind('metering-valve').flatMap(({ valve, brakes }): Finding[] => {
+      const rear = brakes.find((part) => !isFront(part));
+      return rear
+        ? [
+            {
+              level: 'stop',
+              place: onPart(valve),
+              where: valve.name,
+              text: `A metering valve holds front discs back until the rear drums touch; this one holds back ${rear.name}, so light braking is done by the front alone. Move it to the front circuit.`,
+            },
+          ]
+        : [];
+    });
+    const holdingBack = behind.flatMap(({ valve, brakes }): Finding[] => {
       const finding = (text: string): Finding[] => [
         { level: 'stop', place: onPart(valve), where: valve.name, text },
       ];
@@ -50,5 +65,6 @@ export const valveMisplaced = defineRule({
           )
         : [];
     });
+    return [...holdingBack, ...metering];
   },
 });

@@ -1,5 +1,5 @@
 import { type Part } from '../../../plan/index.ts';
-import { axleOf, feedsOf } from '../../../plan/network/index.ts';
+import { axleOf, feedsOf, pedalsOf, serviceFeeds } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 const KINDS = { caliper: 'disc', 'wheel-cylinder': 'drum' } as const;
@@ -11,8 +11,17 @@ export const drawingDiffers = defineRule({
   id: 'drawing-differs',
   station: 'size',
   about: 'plan',
-  reads: ['network', 'plan.parts', 'plan.sizing', 'ports'],
-  judge: ({ network, ports, plan: { id, parts, sizing } }) => {
+  reads: [
+    'network',
+    'plan.circuits',
+    'plan.hoses',
+    'plan.lines',
+    'plan.parts',
+    'plan.sizing',
+    'ports',
+  ],
+  judge: ({ network, ports, plan }) => {
+    const { id, parts, sizing } = plan;
     const brakes = parts.filter(isBrake).filter((part) => part.ports.length);
     if (!sizing || !brakes.length) return [];
     const finding = (text: string): Finding => ({
@@ -39,7 +48,13 @@ export const drawingDiffers = defineRule({
           'Size calculates with a rear valve, but none is drawn. Add it before both rear brakes, or remove it from Size.',
         ),
       );
-    const pressing = feedsOf(network, parts).filter(({ reached }) =>
+    const service = serviceFeeds(
+      feedsOf(network, parts),
+      parts,
+      pedalsOf(plan),
+      sizing.category === 'motorcycle',
+    );
+    const pressing = service.filter(({ reached }) =>
       brakes.some((part) => part.ports.some((port) => reached.has(port.id))),
     );
     const masters = new Set(pressing.map(({ master }) => master));

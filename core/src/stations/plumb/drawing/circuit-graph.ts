@@ -6,12 +6,10 @@ import {
   type Part,
   type Port,
 } from '../../../plan/index.ts';
+import { brakePlace } from '../../../plan/network/index.ts';
 import { boxWidthPx, GRID_PX, type BoxToPlace, type DrawnPort, type WireToRoute } from './drawn.ts';
 
 const BOX_HEIGHT_PX = 6 * GRID_PX;
-/** Farther than this from the middle of the vehicle a brake is on one of its sides. */
-const ON_A_SIDE_MM = 150;
-
 /** Ports that are drawn with a line or want one; a bleeder is a mark on the box. */
 export const drawnPorts = (part: Part): Port[] =>
   part.ports.filter((port) => port.role !== 'bleeder');
@@ -70,10 +68,8 @@ export function circuitGraph({ plan, lines, ports }: LaidPlan): {
       ports: drawn,
       aftMm,
       rightMm,
-      corner: isBrake(part) ? sideOf(rightMm) : null,
+      corner: isBrake(part) ? (brakePlace(part, ports, null).side ?? 'middle') : null,
     };
   });
   return { boxes, wires };
 }
-const sideOf = (rightMm: number): BoxToPlace['corner'] =>
-  Math.abs(rightMm) < ON_A_SIDE_MM ? 'middle' : rightMm > 0 ? 'right' : 'left';
