@@ -39,7 +39,7 @@ describe('Plumb and Size in the browser', () => {
     for (const line of ['F1', 'F2', 'F3', 'S1', 'S2', 'S3']) expect(names).toContain(line);
     await page.keyboard.press('s');
     await page.waitForSelector('fl-snag-drawer dialog[open]');
-    expect(await textOf(page, 'fl-snag-drawer')).toMatch(/not measured|guess/i);
+    expect(await textOf(page, 'fl-snag-drawer')).toMatch(/12 positions are estimates/);
     await page.keyboard.press('Escape');
     await reload(page);
     await settled(page);

@@ -1,3 +1,4 @@
+import { gathered, type Together } from './rule-kit/gathered.ts';
 import { derive } from '../lib/derive/index.ts';
 import { ENDS, jointEnds, type JointEnd, type JointView } from '../stations/join/index.ts';
 import { hoseView, type HoseView } from '../stations/route/index.ts';
@@ -33,6 +34,8 @@ export type Station = (typeof STATIONS)[number];
 export interface Fix {
   readonly label: string;
   readonly call: EditCall;
+  /** It sets down what is so already: what that brings to light is no harm it does. */
+  readonly isFact?: boolean;
 }
 /** One problem found in the plan. */
 export interface Snag {
@@ -58,8 +61,8 @@ export interface Finding {
   readonly text: string;
   readonly place?: Ref;
   readonly where?: string;
-  /** The action that mends it, worked out when it is asked for; nothing where there is none. */
-  readonly fix?: () => Fix | null | undefined;
+  /** The actions that may mend it, the best first, worked out when they are asked for; nothing where there is none. */
+  readonly fix?: () => Fix | readonly Fix[] | null | undefined;
   /** The item of the sign-off that says the same, so that it is said once: `task:…` or `test:…`. */
   readonly repeats?: string;
 }
@@ -101,6 +104,8 @@ export interface Definition<A extends About, R extends ReadName> {
   readonly about: A;
   readonly reads: readonly R[];
   readonly judge: (...args: [...Subjects[A], Reading<R>]) => Verdict;
+  /** Of many findings what is said of all of them, at once. */
+  readonly together?: Together;
 }
 /** A finding with its place. */
 export type Found = Finding & {
@@ -208,6 +213,24 @@ function readingOf(
   return { ...Object.fromEntries(of(false)), plan: { ...plan, id, ...units } };
 }
 
+/** Findings of one rule, many of one level as one about the plan. */
+const toldTogether = (
+  all: readonly Found[],
+  together: Together,
+  planId: string,
+): readonly Found[] =>
+  (['stop', 'caution', 'note'] as const).flatMap((level) =>
+    gathered(
+      all.filter((one) => one.level === level),
+      together,
+    ).map((one): Found => ({
+      place: { kind: 'plan', id: planId },
+      where: together.where,
+      plain: one.text,
+      ...one,
+    })),
+  );
+
 /**
  * A rule: a pure function over what it looks at and over what it says it reads. While those stay, its
  * findings stay; what throws is told as a note at that place and hurts nothing else.
@@ -218,6 +241,7 @@ export function defineRule<A extends About, const R extends ReadName>({
   about,
   reads,
   judge,
+  together,
 }: Definition<A, R>): Rule {
   const NO_SUBJECT = {};
   const judgedAs = (name: string) =>
@@ -276,12 +300,13 @@ export function defineRule<A extends About, const R extends ReadName>({
   const find = (view: PlanView): readonly Found[] => {
     const values = reads.map((name) => read(view, name));
     const plainly = { ...view, plan: { ...view.plan, ...PLAIN_UNITS } };
-    return SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
+    const all = SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
       const found = judged(args as Subjects[A], view, values);
       if (!found.length) return [];
       const plain = isPlain(view.plan) ? found : judgedPlain(args as Subjects[A], plainly, values);
       return found.map((finding, i) => placed(finding, place, where, (plain[i] ?? finding).text));
     });
+    return together ? toldTogether(all, together, view.plan.id) : all;
   };
   return { id, station, about, reads, find };
 }

@@ -219,8 +219,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
         .filter(({ text }) => !text.includes('drains back'))
         .map(({ level, where }) => `${level} ${where}`);
     expect(drums(after(gannet, valve(0)), 'residual-missing')).toEqual([
-      'note Rear left',
-      'note Rear right',
+      'note Rear left and Rear right',
     ]);
     expect(drums(after(gannet, valve(0), ...expanders), 'residual-missing')).toEqual([]);
     expect(found(after(gannet, valve(0.0689)), 'residual-needless')).toEqual([]);

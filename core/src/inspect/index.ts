@@ -1,5 +1,5 @@
 import { derive } from '../lib/derive/index.ts';
-import type { Plan } from '../plan/index.ts';
+import { applyEdit, type Plan } from '../plan/index.ts';
 import { viewPlan, type PlanView } from '../plan/results/index.ts';
 import type { Fix, Found, Level, Rule, Snag } from './define-rule.ts';
 import { FILL_RULES } from './rules/fill/index.ts';
@@ -40,7 +40,7 @@ const RANK: Record<Level, number> = { stop: 0, caution: 1, note: 2 };
 
 interface SnagWithFix {
   readonly snag: Snag;
-  readonly fix: () => Fix | null;
+  readonly fixes: () => readonly Fix[];
 }
 /** A finding as it is told: the same one again while its rule finds it just so. */
 const toSnag = derive(
@@ -59,13 +59,13 @@ const toSnag = derive(
       ...(level === 'caution' ? { plain } : {}),
       ...(repeats === undefined ? {} : { repeats }),
     },
-    fix: () => fix?.() ?? null,
+    fixes: () => [fix?.() ?? []].flat(),
   }),
 );
-const resolvedFix = derive(
-  'fix',
+const resolvedFixes = derive(
+  'fixes',
   (allSnags: SnagWithFix) => [allSnags],
-  (told) => told.fix(),
+  (told) => told.fixes(),
 );
 /** All that the rules say of a plan, stops first, else in the order of the stations. */
 const told = derive(
@@ -88,8 +88,45 @@ const told = derive(
 /** All snags of a valid plan, stops first, else in the order of the stations. */
 export const inspect = (plan: Plan): Snag[] => told(viewPlan(plan)).map(({ snag }) => snag);
 
-/** The action that mends a snag of this plan, worked out once it is asked for; null where there is none, or no such snag. */
-export function fixOf(plan: Plan, key: string): Fix | null {
+/** Work recorded at these stations is asked again after any edit: that is no harm that a fix does. */
+const ASKED_AGAIN: ReadonlySet<Snag['station']> = new Set(['fit', 'fill', 'prove']);
+/** A figure that another part asks for is none either. */
+const ASKS: ReadonlySet<string> = new Set(['adapter-length']);
+const countOf = <T>(all: readonly T[], is: (one: T) => boolean): number => all.filter(is).length;
+
+/** Whether a plan is better for a fix: what it is for is gone, and nowhere is there a stop or a caution more. */
+function helps(plan: Plan, snag: Snag, { call, isFact }: Fix): boolean {
+  const [before, after] = [inspect(plan), inspect(applyEdit(plan, call))];
+  /** As many as one, at its place and as grave; a place is the same though a line has other corners. */
+  const like = (all: readonly Snag[], { rule, place, level }: Snag): number =>
+    countOf(
+      all,
+      (other) =>
+        other.rule === rule &&
+        other.place.kind === place.kind &&
+        other.place.id === place.id &&
+        RANK[other.level] <= RANK[level],
+    );
+  const harms = after.some(
+    (one) =>
+      one.level !== 'note' &&
+      !ASKED_AGAIN.has(one.station) &&
+      !ASKS.has(one.rule) &&
+      like(after, one) > like(before, one),
+  );
+  return (isFact || !harms) && like(after, snag) < like(before, snag);
+}
+
+/** The actions that may mend a snag of this plan, the one that its rule takes for the best first. */
+export const proposedFixes = (plan: Plan, key: string): readonly Fix[] => {
   const found = told(viewPlan(plan)).find(({ snag }) => snag.key === key);
-  return found ? resolvedFix(found) : null;
+  return found ? resolvedFixes(found) : [];
+};
+/**
+ * The action that mends a snag of this plan, worked out once it is asked for and tried on a copy: the first that does no
+ * harm elsewhere. Null where there is none, and where no such snag is.
+ */
+export function fixOf(plan: Plan, key: string): Fix | null {
+  const snag = inspect(plan).find((one) => one.key === key);
+  return (snag && proposedFixes(plan, key).find((fix) => helps(plan, snag, fix))) ?? null;
 }

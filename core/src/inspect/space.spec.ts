@@ -100,7 +100,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
           diameterMm: 40,
         }),
       ],
-      /^stop R1: 33 mm from New thing, 40 required: it moves/,
+      /^caution R1: 33 mm from New thing, 40 required: it moves/,
     ],
     [
       'near-moving',

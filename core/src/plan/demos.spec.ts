@@ -36,7 +36,6 @@ describe('the demo plans', () => {
     expect(rules(view.plan)).toEqual([
       'banjo-washers',
       'cannot-withdraw',
-      'cut-unsure',
       'figures-guessed',
       'guess-unmeasured',
       'hose-aged',
@@ -66,7 +65,6 @@ describe('the demo plans', () => {
     expect(rules(view.plan)).toEqual([
       'cannot-withdraw',
       'clips-one-way',
-      'cut-unsure',
       'guess-unmeasured',
       'trailer-brakes',
     ]);

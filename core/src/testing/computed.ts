@@ -1,4 +1,4 @@
-import { fixOf, inspect } from '../inspect/index.ts';
+import { inspect, proposedFixes } from '../inspect/index.ts';
 import type { Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import {
@@ -75,7 +75,7 @@ function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
 export function computeAll(plan: Plan): void {
   const view = viewPlan(plan);
   const snags = inspect(plan);
-  for (const { key, fixable } of snags) if (fixable) fixOf(plan, key);
+  for (const { key, fixable } of snags) if (fixable) proposedFixes(plan, key);
   const tasks = floorView(view);
   gateProgress(tasks, plan.gates, plan.floor.session);
   planSession(tasks, plan.floor.session);

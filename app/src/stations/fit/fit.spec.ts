@@ -140,7 +140,8 @@ describe('Fit', () => {
       at.store
         .snags()
         .filter(({ rule }) => rule === 'undone-by-change')
-        .map(({ where }) => where),
+        .map(({ text }) => text)
+        .join(),
     ).toContain('Fit Tandem master');
     at.store.undo();
     await at.settle();

@@ -1,5 +1,5 @@
 import { reservoirOf } from '../../../stations/fill/index.ts';
-import { defineRule, type Finding } from '../../define-rule.ts';
+import { defineRule } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
 /** A reservoir that a single corner empties is topped up in the middle of it. Common practice. */
@@ -8,21 +8,25 @@ export const reservoirShort = defineRule({
   station: 'fill',
   about: 'plan',
   reads: ['bleeding', 'plan.parts'],
-  judge: (view) =>
-    view.bleeding.flatMap((work): Finding[] => {
+  judge: (view) => {
+    const { volume } = quantityWords(view);
+    const short = view.bleeding.flatMap((work) => {
       const { ml, known } = reservoirOf(work);
       const usable = (ml * 2) / 3;
       const most = [...(work.result?.order ?? [])].sort((a, b) => b.flushMl - a.flushMl)[0];
       if (!known || !most || most.flushMl <= usable) return [];
-      const { volume } = quantityWords(view);
       const { part } = work.bleeders.find(({ port }) => port.id === most.id)!;
-      return [
-        {
-          level: 'note',
-          place: { kind: 'port', id: most.id },
-          where: part.name,
-          text: `${volume(most.flushMl)} are to be bled here. Of the reservoir’s ${volume(ml)} only ${volume(usable)} can be used before topping up. Stop half way and check the level.`,
-        },
-      ];
-    }),
+      const text = `${volume(most.flushMl)} are to be bled at ${part.name}. Of the reservoir’s ${volume(ml)} only ${volume(usable)} can be used before topping up.`;
+      return [{ id: most.id, name: part.name, text }];
+    });
+    const [first] = short;
+    return (
+      first && {
+        level: 'note',
+        place: { kind: 'port', id: first.id },
+        where: short.map(({ name }) => name).join(' and '),
+        text: `${short.map(({ text }) => text).join(' ')} Stop half way and check the level.`,
+      }
+    );
+  },
 });

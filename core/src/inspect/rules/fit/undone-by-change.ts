@@ -8,6 +8,11 @@ export const undoneByChange = defineRule({
   station: 'fit',
   about: 'plan',
   reads: FLOOR_READS,
+  together: {
+    where: 'Work done before the change',
+    text: (count, names) =>
+      `${count} tasks were done and what they were done to has changed since: ${names}. Do them again, or confirm that they are still good.`,
+  },
   judge: (view) =>
     undone(
       told(view).map(({ task }) => task),

@@ -21,20 +21,21 @@ export const leastOf = (
     null,
   );
 
-/** The first of some shares of its length at which a hose serves everywhere and touches nothing. */
-export function otherLength(
+/** Lengths, as shares of its own, at which a hose serves everywhere and touches nothing. */
+export function otherLengths(
   { hose, ...view }: HoseView,
   { plan }: { readonly plan: Pick<Plan, 'things' | 'units' | 'ownUnits'> },
   shares: readonly number[],
-): Fix | null {
-  for (const share of shares) {
+): Fix[] {
+  return shares.flatMap((share): Fix[] => {
     const orderMm = Math.round((hose.orderMm * share) / ORDER_STEP_MM) * ORDER_STEP_MM;
-    if (!atLength({ hose, ...view }, plan.things, orderMm).ok) continue;
-    return {
-      label: `Take ${formatLength(orderMm, plan.units)}`,
-      call: { edit: 'changeHose', with: { id: hose.id, patch: { orderMm } } },
-    };
-  }
-  return null;
+    if (!atLength({ hose, ...view }, plan.things, orderMm).ok) return [];
+    return [
+      {
+        label: `Take ${formatLength(orderMm, plan.units)}`,
+        call: { edit: 'changeHose', with: { id: hose.id, patch: { orderMm } } },
+      },
+    ];
+  });
 }
 export const LONGER = [1.05, 1.1, 1.2, 1.3, 1.45, 1.7, 2];

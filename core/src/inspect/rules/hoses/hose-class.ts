@@ -10,9 +10,9 @@ export const hoseClass = defineRule({
   reads: [],
   judge: ({ hose, stock }, view) => {
     if (stock.brakeClass && (stock.kind === 'feed') === (hose.service === 'feed')) return null;
-    const fit = HOSES.find(
+    const fits = HOSES.filter(
       (one) => one.brakeClass && (one.kind === 'feed') === (hose.service === 'feed'),
-    )!;
+    );
     return {
       level: 'stop',
       text: stock.brakeClass
@@ -20,10 +20,11 @@ export const hoseClass = defineRule({
           ? `${stock.name} is pressure hose. A reservoir feed needs a wider bore.`
           : `${stock.name} is made for a reservoir feed. Brake pressure bursts it.`
         : `${stock.name} is not brake hose. It swells in brake fluid and bursts at ${quantityWords(view).pressure(stock.burstMPa)}.`,
-      fix: () => ({
-        label: `Take ${fit.name}`,
-        call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } },
-      }),
+      fix: () =>
+        fits.map(({ id, name }) => ({
+          label: `Take ${name}`,
+          call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: id } } },
+        })),
     };
   },
 });

@@ -1,7 +1,9 @@
-import { leastOf, LONGER, otherLength } from './_shared.ts';
+import { leastOf, LONGER, otherLengths } from './_shared.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
+/** Under its least radius by this share a hose is near its limit, beyond that it kinks. Ours, said to be a judgement. */
+const SLIGHT = 0.03;
 /** A hose bent tighter than its kind may be, in some state of the travel. */
 export const hoseKinks = defineRule({
   id: 'hose-kinks',
@@ -13,10 +15,19 @@ export const hoseKinks = defineRule({
     const worst = leastOf(kinked, (state) => state.minRadiusMm!);
     if (!worst) return null;
     const { bare, full } = lengthWords(view);
+    const leastMm = hose.stock.minRadiusMm;
+    const lifted = kinked.every(({ name }) => name.startsWith('droop'));
+    const slight = worst.minRadiusMm! >= leastMm * (1 - SLIGHT);
+    const bends = `At ${worst.name} the hose bends to a radius of ${full(worst.minRadiusMm!, 1)}, ${bare(leastMm)} is the minimum for ${hose.stock.name}`;
+    const ends = lifted
+      ? ', with the wheels hanging alone: lift the vehicle under its axle.'
+      : slight
+        ? ': just under it.'
+        : ', so it kinks.';
     return {
-      level: 'stop',
-      text: `At ${worst.name} the hose bends to a radius of ${full(worst.minRadiusMm!, 1)}, ${bare(hose.stock.minRadiusMm)} is the minimum for ${hose.stock.name}, so it kinks.`,
-      fix: () => otherLength(hose, view, LONGER),
+      level: lifted || slight ? 'caution' : 'stop',
+      text: bends + ends,
+      fix: () => otherLengths(hose, view, LONGER),
     };
   },
 });

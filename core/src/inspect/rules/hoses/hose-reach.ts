@@ -1,4 +1,4 @@
-import { leastOf, LONGER, otherLength } from './_shared.ts';
+import { leastOf, LONGER, otherLengths } from './_shared.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -16,7 +16,7 @@ export const hoseReach = defineRule({
     return {
       level: 'stop',
       text: `At ${worst.name} its ends are ${full(worst.chordMm)} apart, and its free length is ${full(hose.freeMm)}, so it tears.`,
-      fix: () => otherLength(hose, view, LONGER),
+      fix: () => otherLengths(hose, view, LONGER),
     };
   },
 });

@@ -1,5 +1,5 @@
 import { rubs } from '../../../stations/route/index.ts';
-import { leastOf, otherLength } from './_shared.ts';
+import { leastOf, otherLengths } from './_shared.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -23,7 +23,7 @@ export const hoseRubs = defineRule({
         distanceMm > 0
           ? `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required.`
           : `At ${worst.name} the hose rubs on ${thing.name}.`,
-      fix: () => otherLength(hose, view, [0.95, 0.9, 0.85, 1.1]),
+      fix: () => otherLengths(hose, view, [0.95, 0.9, 0.85, 1.1]),
     };
   },
 });

@@ -1,4 +1,4 @@
-import { leastOf, LONGER, otherLength } from './_shared.ts';
+import { leastOf, LONGER, otherLengths } from './_shared.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -16,7 +16,7 @@ export const hoseTaut = defineRule({
     return {
       level: 'stop',
       text: `At ${worst.name} the hose is pulled tight: ${full(worst.slackMm, 1)} of slack over ${full(worst.chordMm)}. That pulls on the crimps.`,
-      fix: () => otherLength(hose, view, LONGER),
+      fix: () => otherLengths(hose, view, LONGER),
     };
   },
 });

@@ -1,5 +1,5 @@
 import { formatLengthUnit } from '../../../lib/units/index.ts';
-import { otherLength } from './_shared.ts';
+import { otherLengths } from './_shared.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** Shares of its length that are tried, shortest first: what would serve as well is too long. */
@@ -18,8 +18,8 @@ export const hoseTooLong = defineRule({
       hose.states.some((state) => state.verdict !== 'ok')
     )
       return null;
-    const shorter = otherLength(hose, view, SHORTER);
-    if (!shorter) return null;
+    const shorter = otherLengths(hose, view, SHORTER);
+    if (!shorter.length) return null;
     return {
       level: 'caution',
       text: `${formatLengthUnit(hose.hose.orderMm, view.plan.units)} is at least a fifth longer than the travel needs. The loop can catch, and a longer hose gives a softer pedal.`,

@@ -11,6 +11,11 @@ export const travelTwists = defineRule({
   station: 'route',
   about: 'hose',
   reads: [],
+  together: {
+    where: 'Hoses',
+    text: (count, names) =>
+      `${count} hoses twist through their travel: ${names}. Rotate one end before tightening, change the direction of an end, or use a longer hose. Draw a line along each and watch it through the travel.`,
+  },
   judge: ({ twistDeg, states, freeMm, stock }) => {
     // A feed carries no pressure, and its clamps are no crimps.
     if (stock.kind === 'feed') return null;

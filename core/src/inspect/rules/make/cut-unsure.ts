@@ -13,6 +13,8 @@ export const cutUnsure = defineRule({
     const sigma = cutSigmaMm(line);
     if (sigma === null || 2 * sigma <= cutAllowedMm(line.card!)) return [];
     if (fittedLines(view).has(line.line.id)) return [];
+    // Of an end that is an estimate Measure says so.
+    if ([line.ports.a, line.ports.b].some((at) => at?.port.known.how === 'guessed')) return [];
     const { bare, full } = lengthWords(view);
     const trim = line.card!.trimMm
       ? `and the trim at B is ${bare(line.card!.trimMm)}`

@@ -8,6 +8,11 @@ export const noOrder = defineRule({
   station: 'make',
   about: 'line',
   reads: [],
+  together: {
+    where: 'Bending',
+    text: (count, names) =>
+      `No bending order works for ${count} bends: ${names}. Make those bends by hand or where there is more room, or split the lines there with a union.`,
+  },
   judge: (line) => {
     if (line.line.origin !== 'made' || isMade(line)) return [];
     return (orderOf(line)?.hits ?? []).map(({ bend, what }) => ({

@@ -8,6 +8,11 @@ export const guessUnmeasured = defineRule({
   station: 'measure',
   about: 'plan',
   reads: [...FLOOR_READS, 'plan.lines', 'points'],
+  together: {
+    where: 'Places',
+    text: (count, names) =>
+      `${count} positions are estimates: ${names}. Cut lengths are not sure before they are measured.`,
+  },
   judge: (view) => {
     const fitted = fittedLines(view);
     const made = view.plan.lines.filter(({ origin }) => origin !== 'kept');

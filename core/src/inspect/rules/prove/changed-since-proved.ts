@@ -2,6 +2,7 @@ import type { Circuit } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { wholeView } from '../../rule-kit/whole-view.ts';
 import { circuitDigest, provingTests, latestSignature } from '../../../stations/prove/index.ts';
+import { gathered } from '../../rule-kit/gathered.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
 
@@ -23,15 +24,22 @@ export const changedSinceProved = defineRule({
     const whole = wholeView(view);
     const signed = latestSignature(whole);
     return [
-      ...provingTests(whole)
-        .filter(({ state }) => state === 'void')
-        .map(({ key, name, hold }): Finding => ({
-          level: 'caution',
-          where: name,
-          repeats: `test:${key}`,
-          ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
-          text: 'It has changed since it was tested. Test it again.',
-        })),
+      ...gathered(
+        provingTests(whole)
+          .filter(({ state }) => state === 'void')
+          .map(({ key, name, hold }): Finding => ({
+            level: 'caution',
+            where: name,
+            repeats: `test:${key}`,
+            ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
+            text: 'It has changed since it was tested. Test it again.',
+          })),
+        {
+          where: 'Tests before the change',
+          text: (count, names) =>
+            `${count} tests were taken before the last change: ${names}. Take them again.`,
+        },
+      ),
       ...staleCurves(whole).map(({ id, name }): Finding => ({
         level: 'caution',
         place: { kind: 'circuit', id },

@@ -11,6 +11,7 @@ import { gapTo, obstaclesOf, type Nature, type Obstacle } from '../../../shape/o
 
 import { add, scale, type Vec3 } from '../../../lib/vec/index.ts';
 import { defineRule, type Finding, type Fix, type Rule } from '../../define-rule.ts';
+import { severity, type Grades } from '../../rule-kit/severity.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
 
 /** How near a port must lie to a thing to be mounted on it, mm. Common practice. */
@@ -130,11 +131,20 @@ function underSleeve(view: Surrounded, line: LineView, near: Near): Fix | undefi
   return undefined;
 }
 
-/** A rule about things of one nature that lines come too near to. */
+/** How well a line's place is known, mm: as its less certain end. */
+const placeSigmaMm = ({ ports }: LineView): number =>
+  Math.max(0, ...[ports.a, ports.b].flatMap((at) => at?.fixed.sigmaMm ?? []));
+const WORDS = {
+  'just inside': 'Just inside: ',
+  'too close': '',
+  'will touch': 'It will touch: ',
+} as const;
+
+/** A rule about things of one nature that lines come too near to; in a reserved zone nothing stands yet. */
 export const nearness = (
   id: string,
   nature: Nature,
-  level: Finding['level'],
+  grades: Grades | 'reserved',
   why: (near: Near) => string,
 ): Rule =>
   defineRule({
@@ -144,15 +154,24 @@ export const nearness = (
     reads: ['obstacles', 'plan.bench', 'plan.clipSettings', 'plan.things', 'ports'],
     judge: (line, _space, view) => {
       const { full, bare } = lengthWords(view);
-      return tooNearOf(view, line, nature).map((near): Finding => ({
-        // What touches metal rubs through or burns; in a reserved zone nothing stands yet.
-        level: near.distanceMm > 0 || nature === 'reserved' ? level : 'stop',
-        place: onLine(line, nodeNear(line, near.atMm)),
-        text:
-          near.distanceMm > 0
-            ? `${full(near.distanceMm)} from ${near.thing.name}, ${bare(near.wantedMm)} required${why(near)}.`
-            : `The line runs into ${near.thing.name} at ${full(near.atMm)} of its length${why(near)}.`,
-        fix: () => movedAway(view, line, near, nature) ?? underSleeve(view, line, near),
-      }));
+      // What hangs on the engine rocks with it: only where its travel is in the gap is the gap sure.
+      const sigmaOf = ({ thing }: Near): number =>
+        nature === 'hot' && !thing.travel ? Infinity : placeSigmaMm(line);
+      return tooNearOf(view, line, nature).map((near): Finding => {
+        const { distanceMm, wantedMm, atMm, thing } = near;
+        const graded =
+          grades === 'reserved' ? null : severity(distanceMm, wantedMm, sigmaOf(near), grades);
+        const text =
+          distanceMm > 0
+            ? `${graded ? WORDS[graded.grade] : ''}${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required${why(near)}.`
+            : `The line runs into ${thing.name} at ${full(atMm)} of its length${why(near)}.`;
+        return {
+          // What touches metal rubs through or burns.
+          level: graded?.level ?? (grades === 'reserved' ? 'caution' : 'stop'),
+          place: onLine(line, nodeNear(line, atMm)),
+          text,
+          fix: () => movedAway(view, line, near, nature) ?? underSleeve(view, line, near),
+        };
+      });
     },
   });

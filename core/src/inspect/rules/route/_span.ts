@@ -10,6 +10,8 @@ import { placeClips } from '../../../plan/layout/place-clips.ts';
 import { defineRule, type Fix, type Rule } from '../../define-rule.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
 
+/** A clip is placed within this, mm: as much as it is wide. Common practice. */
+const PLACED_MM = 10;
 /** What a line's clips rest on. */
 type Held = Bent & {
   readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units' | 'ownUnits'>;
@@ -20,7 +22,7 @@ const holds = (
   { maxSpanMm, endMm }: { maxSpanMm: number; endMm: number },
   span: SpanView,
 ): 'ok' | 'long' | 'rings' =>
-  span.lengthMm > (span.end ? endMm : maxSpanMm) + 0.5
+  span.lengthMm > (span.end ? endMm : maxSpanMm) + PLACED_MM
     ? 'long'
     : span.naturalHz < view.plan.clipSettings.margin * span.excitationHz - 0.05
       ? 'rings'

@@ -4,6 +4,6 @@ import { nearness } from './_nearness.ts';
 export const inReserved = nearness(
   'in-reserved',
   'reserved',
-  'caution',
+  'reserved',
   () => ', which is kept free',
 );

@@ -42,6 +42,7 @@ export const meshSize = defineRule({
           text: `It is ${lengthWords(view).full(sized)} across. Was it drawn in other units?`,
           fix: () =>
             better && {
+              isFact: true,
               label: `Take it as ${better[0]}`,
               call: {
                 edit: 'changeThing',

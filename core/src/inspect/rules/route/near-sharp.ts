@@ -1,4 +1,9 @@
 import { nearness } from './_nearness.ts';
 
 /** An edge cuts a tube that trembles against it. */
-export const nearSharp = nearness('near-sharp', 'sharp', 'caution', () => ': an edge saws through');
+export const nearSharp = nearness(
+  'near-sharp',
+  'sharp',
+  { slight: 1, grave: 1 },
+  () => ': an edge saws through',
+);

@@ -14,17 +14,23 @@ export const figuresGuessed = defineRule({
       ['Clutch', plan.clutch],
       ['Parking brake', plan.parking],
     ] as const;
-    return sheets.flatMap(([where, sheet]): Finding[] => {
-      const count = sheet?.open.length ?? 0;
-      if (!count) return [];
-      return [
-        {
-          level: 'caution',
-          place: { kind: 'plan', id: plan.id },
-          where,
-          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still estimated. Measure, or take from the parts’ sheets.`,
-        },
-      ];
+    const open = sheets.filter(([, sheet]) => sheet?.open.length);
+    const names = open.map(([where, sheet]) => `${where} ${sheet!.open.length}`);
+    if (open.length > 1)
+      return {
+        level: 'caution',
+        place: { kind: 'plan', id: plan.id },
+        where: 'Figures in Size',
+        text: `Still estimated: ${names.join(', ')}. Measure, or take from the parts’ sheets.`,
+      };
+    return open.map(([where, sheet]): Finding => {
+      const count = sheet!.open.length;
+      return {
+        level: 'caution',
+        place: { kind: 'plan', id: plan.id },
+        where,
+        text: `${count === 1 ? '1 figure is' : `${count} figures are`} still estimated. Measure, or take from the parts’ sheets.`,
+      };
     });
   },
 });
