@@ -124,6 +124,25 @@ describe('the stations', () => {
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
       { ...gannet, floor, wheelEnds: corners, filling },
+      // Its master worked by a hand lever of one side; one end of a line measured, and not well.
+      {
+        ...gannet,
+        parts: gannet.parts.map((part) =>
+          part.id === 'master'
+            ? { ...part, pedal: 'hand-left' as const }
+            : {
+                ...part,
+                ports: part.ports.map((port) =>
+                  port.id === 'port-fl'
+                    ? {
+                        ...port,
+                        known: { ...port.known, sigmaMm: [2, 2, 2] as const } as typeof port.known,
+                      }
+                    : port,
+                ),
+              },
+        ),
+      },
     ];
     const spoken = new Set<string>();
     for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])
