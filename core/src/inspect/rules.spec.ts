@@ -6,6 +6,7 @@ import { applyEdit, emptyPlan, recordsIn } from '../plan/index.ts';
 import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { defineRule, type Finding } from './define-rule.ts';
+import { ruleRows, rulesPage } from '../testing/rule-table.ts';
 import { fixOf, inspect, NOT_JUDGED, RULES, STATIONS, type Snag } from './index.ts';
 
 const FOLDER = join(__dirname, 'rules');
@@ -40,6 +41,17 @@ describe('the rules', () => {
     expect(
       RULES.map(({ id }) => id).filter((id) => !specs.some((text) => text.includes(`'${id}'`))),
     ).toEqual([]);
+  });
+
+  test('each stands in the table of docs/rules.md with its words: npm run docs:rules', () => {
+    const rules = join(__dirname, 'rules');
+    expect(readFileSync(join(__dirname, '../../../docs/rules.md'), 'utf8')).toBe(rulesPage(rules));
+    const rows = ruleRows(rules);
+    expect(rows.map(({ id }) => id).sort()).toEqual(RULES.map(({ id }) => id).sort());
+    for (const { id, station, words, levels } of rows) {
+      expect([id, words.length > 20, levels.length > 0]).toEqual([id, true, true]);
+      expect([id, station]).toEqual([id, RULES.find((rule) => rule.id === id)!.station]);
+    }
   });
 
   test('every snag names a place that is in the plan, and a key of its own', () => {

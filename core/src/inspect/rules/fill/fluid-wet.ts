@@ -1,8 +1,9 @@
 import { fluidById } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
-/** Fluid so wet that it boils lower than its standard allows wet fluid to, or that is hotter than it boils. Source: 49 CFR 571.116 (from memory). */
+/** So near to boiling is too near. */
 const NEAR_C = 15;
+/** Fluid so wet that it boils lower than its standard allows wet fluid to, or that is hotter than it boils. Source: 49 CFR 571.116 (from memory). */
 export const fluidWet = defineRule({
   id: 'fluid-wet',
   station: 'fill',

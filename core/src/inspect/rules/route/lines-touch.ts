@@ -2,6 +2,7 @@ import { closeCrossings } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords, nodeNear, onLine } from '../../rule-kit/places.ts';
 
+/** Two lines that touch or nearly do rub through, unless one is sleeved there or they are tied. Common practice. */
 export const linesTouch = defineRule({
   id: 'lines-touch',
   station: 'route',
