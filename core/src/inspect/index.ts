@@ -92,29 +92,30 @@ export const inspect = (plan: Plan): Snag[] => told(viewPlan(plan)).map(({ snag 
 const ASKED_AGAIN: ReadonlySet<Snag['station']> = new Set(['fit', 'fill', 'prove']);
 /** A figure that another part asks for is none either. */
 const ASKS: ReadonlySet<string> = new Set(['adapter-length']);
-const countOf = <T>(all: readonly T[], is: (one: T) => boolean): number => all.filter(is).length;
+/** As many findings as one, at its place and as grave; a place is the same though a line has other corners. */
+const like = (all: readonly Found[], { place, level }: Pick<Snag, 'place' | 'level'>): number =>
+  all.filter(
+    (other) =>
+      other.place.kind === place.kind &&
+      other.place.id === place.id &&
+      RANK[other.level] <= RANK[level],
+  ).length;
 
 /** Whether a plan is better for a fix: what it is for is gone, and nowhere is there a stop or a caution more. */
 function helps(plan: Plan, snag: Snag, { call, isFact }: Fix): boolean {
-  const [before, after] = [inspect(plan), inspect(applyEdit(plan, call))];
-  /** As many as one, at its place and as grave; a place is the same though a line has other corners. */
-  const like = (all: readonly Snag[], { rule, place, level }: Snag): number =>
-    countOf(
-      all,
-      (other) =>
-        other.rule === rule &&
-        other.place.kind === place.kind &&
-        other.place.id === place.id &&
-        RANK[other.level] <= RANK[level],
-    );
-  const harms = after.some(
-    (one) =>
-      one.level !== 'note' &&
-      !ASKED_AGAIN.has(one.station) &&
-      !ASKS.has(one.rule) &&
-      like(after, one) > like(before, one),
+  const [was, is] = [viewPlan(plan), viewPlan(applyEdit(plan, call))];
+  const own = RULES.find(({ id }) => id === snag.rule)!;
+  const others = RULES.filter(
+    (rule) => rule !== own && !ASKED_AGAIN.has(rule.station) && !ASKS.has(rule.id),
   );
-  return (isFact || !harms) && like(after, snag) < like(before, snag);
+  if (like(own.find(is), snag) >= like(own.find(was), snag)) return false;
+  return (
+    isFact === true ||
+    [own, ...others].every((rule) => {
+      const [before, after] = [rule.find(was), rule.find(is)];
+      return after.every((one) => one.level === 'note' || like(after, one) <= like(before, one));
+    })
+  );
 }
 
 /** The actions that may mend a snag of this plan, the one that its rule takes for the best first. */
