@@ -106,6 +106,8 @@ export interface Definition<A extends About, R extends ReadName> {
   readonly judge: (...args: [...Subjects[A], Reading<R>]) => Verdict;
   /** Of many findings what is said of all of them, at once. */
   readonly together?: Together;
+  /** It asks for a figure: that it speaks is no harm that a fix does. */
+  readonly asks?: boolean;
 }
 /** A finding with its place. */
 export type Found = Finding & {
@@ -115,9 +117,12 @@ export type Found = Finding & {
 };
 export interface Rule extends Pick<
   Definition<About, ReadName>,
-  'id' | 'station' | 'about' | 'reads'
+  'id' | 'station' | 'about' | 'reads' | 'asks'
 > {
+  /** What is said of a plan. */
   readonly find: (view: PlanView) => readonly Found[];
+  /** The same with every finding apart, also those that are said together. */
+  readonly findEach: (view: PlanView) => readonly Found[];
 }
 
 const read = (view: PlanView, name: ReadName): unknown =>
@@ -242,6 +247,7 @@ export function defineRule<A extends About, const R extends ReadName>({
   reads,
   judge,
   together,
+  asks,
 }: Definition<A, R>): Rule {
   const NO_SUBJECT = {};
   const judgedAs = (name: string) =>
@@ -297,16 +303,17 @@ export function defineRule<A extends About, const R extends ReadName>({
       plain,
     }),
   );
-  const find = (view: PlanView): readonly Found[] => {
+  const findEach = (view: PlanView): readonly Found[] => {
     const values = reads.map((name) => read(view, name));
     const plainly = { ...view, plan: { ...view.plan, ...PLAIN_UNITS } };
-    const all = SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
+    return SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
       const found = judged(args as Subjects[A], view, values);
       if (!found.length) return [];
       const plain = isPlain(view.plan) ? found : judgedPlain(args as Subjects[A], plainly, values);
       return found.map((finding, i) => placed(finding, place, where, (plain[i] ?? finding).text));
     });
-    return together ? toldTogether(all, together, view.plan.id) : all;
   };
-  return { id, station, about, reads, find };
+  const find = (view: PlanView): readonly Found[] =>
+    together ? toldTogether(findEach(view), together, view.plan.id) : findEach(view);
+  return { id, station, about, reads, ...(asks ? { asks } : {}), find, findEach };
 }

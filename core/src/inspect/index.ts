@@ -90,8 +90,6 @@ export const inspect = (plan: Plan): Snag[] => told(viewPlan(plan)).map(({ snag 
 
 /** Work recorded at these stations is asked again after any edit: that is no harm that a fix does. */
 const ASKED_AGAIN: ReadonlySet<Snag['station']> = new Set(['fit', 'fill', 'prove']);
-/** A figure that another part asks for is none either. */
-const ASKS: ReadonlySet<string> = new Set(['adapter-length']);
 /** As many findings as one, at its place and as grave; a place is the same though a line has other corners. */
 const like = (all: readonly Found[], { place, level }: Pick<Snag, 'place' | 'level'>): number =>
   all.filter(
@@ -106,13 +104,13 @@ function helps(plan: Plan, snag: Snag, { call, isFact }: Fix): boolean {
   const [was, is] = [viewPlan(plan), viewPlan(applyEdit(plan, call))];
   const own = RULES.find(({ id }) => id === snag.rule)!;
   const others = RULES.filter(
-    (rule) => rule !== own && !ASKED_AGAIN.has(rule.station) && !ASKS.has(rule.id),
+    (rule) => rule !== own && !ASKED_AGAIN.has(rule.station) && !rule.asks,
   );
-  if (like(own.find(is), snag) >= like(own.find(was), snag)) return false;
+  if (like(own.findEach(is), snag) >= like(own.findEach(was), snag)) return false;
   return (
     isFact === true ||
     [own, ...others].every((rule) => {
-      const [before, after] = [rule.find(was), rule.find(is)];
+      const [before, after] = [rule.findEach(was), rule.findEach(is)];
       return after.every((one) => one.level === 'note' || like(after, one) <= like(before, one));
     })
   );

@@ -1,9 +1,11 @@
-import { applyEdit, type Plan } from '../plan/index.ts';
+import { applyEdit, emptyPlan, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
+import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { defaultsFor, setOut, VEHICLES } from '../proposals/set-out/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { proved } from '../testing/proved.ts';
 import { acceptAll, sign } from '../testing/signed.ts';
-import { inspect } from './index.ts';
+import { inspect, RULES } from './index.ts';
 
 const fresh = (vehicle: (typeof VEHICLES)[number]): Plan =>
   setOut(
@@ -39,4 +41,13 @@ describe('one cause is said once', () => {
       expect(added.slice(5).map(({ rule, where }) => `${rule} ${where}`)).toEqual([]);
     },
   );
+  // A fix is weighed by each: three of four that are left would else look like three new ones.
+  test('many are said as one, and are still found apart', () => {
+    const rule = RULES.find(({ id }) => id === 'guess-unmeasured')!;
+    const view = viewPlan(LAYOUTS[0]!.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z')));
+    expect(rule.find(view).map(({ where, text }) => [where, text.slice(0, 12)])).toEqual([
+      ['Places', '12 positions'],
+    ]);
+    expect(rule.findEach(view)).toHaveLength(12);
+  });
 });

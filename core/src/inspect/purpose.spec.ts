@@ -1,6 +1,12 @@
 import { applyEdit, type Part, type PartKind, type Plan } from '../plan/index.ts';
 import { typicalClutch, typicalSizing, typicalTrailer } from '../plan/typical.ts';
-import { brakePlace, feedsOf, pedalsOf, serviceFeeds } from '../plan/network/index.ts';
+import {
+  brakePlace,
+  feedsOf,
+  pedalsOf,
+  pressingFeeds,
+  serviceFeeds,
+} from '../plan/network/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { joined, passages, portOf, said, withParts } from '../testing/plumbed.ts';
 
@@ -48,7 +54,7 @@ describe('what a part is for', () => {
     const told = set(plan, 'Master', { pedal: 'hand-right' });
     expect(pedalsOf(told).get(partOf(told, 'Master').id)).toBe('hand-right');
   });
-  test('a brake is where it stands, until it is set', () => {
+  test('a brake’s place is its position, until it is set', () => {
     const plan = withParts({ M: 'master', B: 'caliper', C: 'caliper' });
     const place = (of: Plan, name: string) =>
       brakePlace(partOf(of, name), viewPlan(of).ports, 2000);
@@ -160,6 +166,20 @@ describe('hand levers', () => {
       [`Hand lever.outlet > ${caliper('RR')}`, 'rear'],
     ]);
     expect(said(own, 'hand-teed')).toEqual([]);
+    // In line: the foot presses through the lever's master.
+    const inSeries = joined(
+      withParts({ M: 'master', 'Hand lever': ['master', 'feed:feed'], RL: 'caliper' }),
+      [
+        ['M.outlet > Hand lever.feed', 'rear'],
+        [`Hand lever.outlet > ${caliper('RL')}`, 'rear'],
+      ],
+    );
+    const rated = port(inSeries, 'Hand lever.feed', { takesPressure: true });
+    expect(said(rated, 'hand-teed')).toEqual([]);
+    expect(said(rated, 'roles-swapped')).toEqual([]);
+    const { network, pedals } = viewPlan(rated);
+    const feeds = pressingFeeds(network, rated.parts, pedals);
+    expect(serviceFeeds(feeds, false).map(({ master }) => master.name)).toEqual(['M']);
   });
   test('a lever of its own is no part of the foot’s circuits', () => {
     const plan = sized(
@@ -180,7 +200,7 @@ describe('hand levers', () => {
       ),
     );
     const { network } = viewPlan(plan);
-    const feeds = serviceFeeds(feedsOf(network, plan.parts), plan.parts, pedalsOf(plan), false);
+    const feeds = serviceFeeds(pressingFeeds(network, plan.parts, pedalsOf(plan)), false);
     expect(feeds.map(({ master }) => master.name)).toEqual(['M', 'M']);
     expect(
       said(plan, 'drawing-differs').filter((text) => /master cylinders feed/.test(text)),

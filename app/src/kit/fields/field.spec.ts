@@ -63,7 +63,7 @@ describe('a field of a record', () => {
     await at.type('116');
     expect([at.taken, at.fault()]).toEqual([[116], '']);
     expect(at.doubt()).toBe(
-      'Is 116 MPa right? 0.1 MPa to 25 MPa is usual. Check the unit, or keep it as it is.',
+      'Is 116 MPa right? 0.1 MPa to 25 MPa is usual. Check the unit, or keep the reading as it is.',
     );
     await at.type('8.1');
     expect(at.doubt()).toBe('');

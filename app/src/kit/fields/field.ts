@@ -18,6 +18,7 @@ import type { Vec3 } from '@firm-line/core/lib/vec';
 import { DISPLAY_UNITS } from '../units';
 import { CheckField } from './check-field';
 import { DateField } from './date-field';
+import { doubtWords } from './doubt';
 import { LengthField } from './length-field';
 import { NumberField } from './number-field';
 import { OptionalNumberField } from './optional-number-field';
@@ -233,7 +234,7 @@ export class FieldOf<T> {
         ? formatLengthUnit(figure, this.units(), 1)
         : `${figure}${unit ? ` ${unitSymbol(unit)}` : ''}`;
     const [least, most] = this.told().likely!;
-    return `Is ${shown(value)} right? ${shown(least)} to ${shown(most)} is usual. Check the unit, or keep it as it is.`;
+    return doubtWords(shown(value), shown(least), shown(most));
   });
   protected readonly isOn = computed(() => this.value() === true);
   protected readonly vector = computed(() => this.value() as Vec3);

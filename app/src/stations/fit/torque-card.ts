@@ -21,6 +21,7 @@ import {
 import type { Floor, Tightening, WantedTorque } from '@firm-line/core/plan';
 import { crushes } from '@firm-line/core/stations/join';
 import { formatTorque } from '@firm-line/core/lib/units/torque';
+import { doubtWords } from '../../kit/fields/doubt';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextInput } from '../../kit/fields/text-input';
 import { readTorque } from '../../kit/fields/read-torque';
@@ -209,7 +210,11 @@ export class TorqueCard {
   private asked(nm: number): string {
     const torque: TorqueView = { ...this.torque(), saidNm: nm, verdict: 'no-figure' };
     return isUnusual(torque)
-      ? `Is ${this.torqueWords(nm)} right? ${this.torqueWords(torque.likely!.least)} to ${this.torqueWords(torque.likely!.most)} is usual. Check the unit, or keep the reading as it is.`
+      ? doubtWords(
+          this.torqueWords(nm),
+          this.torqueWords(torque.likely!.least),
+          this.torqueWords(torque.likely!.most),
+        )
       : 'There is no torque to check the reading against.';
   }
   private stateWords(): string {

@@ -8,7 +8,7 @@ import {
   type Part,
   type Port,
 } from '@firm-line/core/plan';
-import { brakePlace, pedalsOf, servedBy } from '@firm-line/core/plan/network';
+import { brakePlace, guessedPedal, servedBy } from '@firm-line/core/plan/network';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { FieldOf } from '../../kit/fields/field';
@@ -25,14 +25,14 @@ import { FieldOf } from '../../kit/fields/field';
         [of]="fields.axle"
         field="part-axle"
         [value]="part().axle"
-        [none]="'where it stands' + inBrackets(place().axle)"
+        [none]="'by its position' + inBrackets(place().axle)"
         (changed)="change({ axle: $event ?? null })"
       />
       <fl-field
         [of]="fields.side"
         field="part-side"
         [value]="part().side"
-        [none]="'where it stands' + inBrackets(place().side)"
+        [none]="'by its position' + inBrackets(place().side)"
         (changed)="change({ side: $event ?? null })"
       />
       <fl-select-field
@@ -98,10 +98,7 @@ export class PartPurposeForm {
     ),
   );
   protected readonly pedal = computed(() => {
-    const plan = this.store.plan();
-    const own = this.part();
-    const parts = plan.parts.map((part) => (part === own ? { ...part, pedal: null } : part));
-    return toldOf(PART.fields.pedal).names?.[pedalsOf({ ...plan, parts }).get(own.id)!] ?? null;
+    return toldOf(PART.fields.pedal).names?.[guessedPedal(this.part(), this.store.plan())] ?? null;
   });
   protected readonly wheels = computed(() =>
     this.store

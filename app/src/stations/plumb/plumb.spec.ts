@@ -113,7 +113,7 @@ describe('Plumb', () => {
     TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-fl' });
     await at.settle();
     const side = at.one<HTMLSelectElement>('#part-side');
-    expect(side.options[side.selectedIndex]!.text).toBe('where it stands (left)');
+    expect(side.options[side.selectedIndex]!.text).toBe('by its position (left)');
     await at.choose(side, 'right');
     await at.choose(side, '');
     expect(at.store.plan().parts.find(({ id }) => id === 'fl')!.side).toBeNull();

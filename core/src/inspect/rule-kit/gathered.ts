@@ -28,7 +28,7 @@ export const gathered = <F extends Finding>(
     {
       level,
       where,
-      // Where each is told in the sign-off by itself, so is the first.
+      // The sign-off lists each of them by itself, so the first stands for all.
       ...(repeats === undefined ? {} : { repeats }),
       text: text(findings.length, namesOf(names)),
     },

@@ -98,8 +98,6 @@ export const PEDALS = [
   'trailer',
 ] as const;
 export type Pedal = (typeof PEDALS)[number];
-export const AXLE_NAMES = ['front', 'rear'] as const;
-export const SIDE_NAMES = ['left', 'right'] as const;
 
 export interface Part {
   readonly id: string;
@@ -114,9 +112,9 @@ export interface Part {
   readonly kept?: boolean;
   /** Of a brake: the wheel it is in, a thing on the vehicle; the nearest to its ports where none is named. */
   readonly wheelId?: string | null;
-  /** Of a brake: its axle and its side of the vehicle, where that is otherwise than where it stands. */
-  readonly axle?: (typeof AXLE_NAMES)[number] | null;
-  readonly side?: (typeof SIDE_NAMES)[number] | null;
+  /** Of a brake: its axle and its side of the vehicle, where its position does not tell. */
+  readonly axle?: 'front' | 'rear' | null;
+  readonly side?: 'left' | 'right' | null;
   /** Of a caliper: slides on pins, so that its fluid inlet moves as the pads wear. */
   readonly slides?: boolean | null;
   /** Of a master or an actuator: what works it. Not there: as its circuit and its name have it. */
@@ -160,16 +158,12 @@ export const PART = record<Part>()(
     wheelId: told('Wheel of this brake', optional(nullable(ref('thing'))), {
       none: 'the nearest one',
     }),
-    axle: told(
-      'Axle of this brake',
-      optional(nullable(oneOf(AXLE_NAMES, { front: 'front', rear: 'rear' }))),
-      { none: 'where it stands' },
-    ),
-    side: told(
-      'Side of the vehicle',
-      optional(nullable(oneOf(SIDE_NAMES, { left: 'left', right: 'right' }))),
-      { none: 'where it stands' },
-    ),
+    axle: told('Axle of this brake', optional(nullable(oneOf(['front', 'rear']))), {
+      none: 'by its position',
+    }),
+    side: told('Side of the vehicle', optional(nullable(oneOf(['left', 'right']))), {
+      none: 'by its position',
+    }),
     slides: told('Caliper', optional(nullable(yesNo('slides on pins', 'is fixed'))), {
       none: 'not known',
     }),

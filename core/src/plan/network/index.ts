@@ -11,13 +11,17 @@ export {
 export {
   BODY_MM,
   brakePlace,
-  brakesOf,
+  brakesBehind,
+  guessedPedal,
   isAt,
   isHand,
   pedalsOf,
+  pressesThrough,
+  pressingFeeds,
   serviceFeeds,
   servedBy,
   type BrakePlace,
+  type PressingFeed,
 } from './purpose.ts';
 export { galleriesOf } from './passages.ts';
 export { planNetwork } from './plan-network.ts';

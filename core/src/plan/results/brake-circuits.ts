@@ -1,7 +1,7 @@
 import { derive } from '../../lib/derive/index.ts';
 import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../physics/hydraulics/index.ts';
 import type { Network } from '../../physics/flow-graph/index.ts';
-import { axleOf, feedsOf, serviceFeeds } from '../network/index.ts';
+import { axleOf, pressingFeeds, serviceFeeds } from '../network/index.ts';
 import type { PortView } from '../layout/line-view.ts';
 import { isBrake, type Part, type Pedal } from '../model/index.ts';
 
@@ -28,9 +28,9 @@ export const brakeCircuits = derive(
       .filter(isBrake)
       .map((part) => ({ part, axle: axleOf(part, ports, wheelbaseMm) }));
     const on = (axle: Axle) => brakes.filter((one) => one.axle === axle);
-    const feeds = serviceFeeds(feedsOf(network, parts), parts, pedals, isMotorcycle);
-    const circuits = feeds.flatMap(({ reached }): CircuitShare[] => {
-      const own = brakes.filter(({ part }) => part.ports.some(({ id }) => reached.has(id)));
+    const feeds = serviceFeeds(pressingFeeds(network, parts, pedals), isMotorcycle);
+    const circuits = feeds.flatMap((feed): CircuitShare[] => {
+      const own = brakes.filter(({ part }) => feed.brakes.includes(part));
       const of = (axle: Axle): number =>
         own.filter((one) => one.axle === axle).length / Math.max(1, on(axle).length);
       const share = { front: of('front'), rear: of('rear') };

@@ -1,6 +1,6 @@
 import { derive } from '../../lib/derive/index.ts';
 import type { Network } from '../../physics/flow-graph/index.ts';
-import type { Plan } from '../model/index.ts';
+import type { Pedal, Plan } from '../model/index.ts';
 import { pedalsOf, planNetwork } from '../network/index.ts';
 import { brakeCircuits } from './brake-circuits.ts';
 import { bleedViews, type BleedView } from './bleed-view.ts';
@@ -13,6 +13,8 @@ import { sizeView, type SizeView } from './size-view.ts';
 export interface PlanView extends LaidPlan {
   /** Its ports joined by tubes, hoses and the passages inside parts. */
   readonly network: Network;
+  /** What works each master and actuator, by its id. */
+  readonly pedals: ReadonlyMap<string, Pedal>;
   readonly bleeding: readonly BleedView[];
   readonly size: SizeView | null;
   readonly works: SheetResults;
@@ -26,9 +28,11 @@ export const viewPlan = derive(
   (laid): PlanView => {
     const { plan, lines, ports } = laid;
     const network = planNetwork(plan);
+    const pedals = pedalsOf(plan);
     return {
       ...laid,
       network,
+      pedals,
       bleeding: bleedViews(plan, lines, ports, network),
       size: sizeView(
         plan,
@@ -38,7 +42,7 @@ export const viewPlan = derive(
           plan.parts,
           ports,
           plan.sizing?.wheelbaseMm ?? 0,
-          pedalsOf(plan),
+          pedals,
           plan.sizing?.category === 'motorcycle',
         ),
       ),

@@ -15,7 +15,7 @@ export const lookOpen = defineRule({
       view.plan.floor.looks.filter(({ good }) => !good).map((look) => [look.task, look.note]),
     );
     const filled = doneIds(views).has('fill');
-    // What was checked before a change is told as that.
+    // A check done before a change is reported by undone-by-change.
     const before = new Set(
       undone(
         views.map(({ task }) => task),

@@ -6,6 +6,7 @@ export const adapterLength = defineRule({
   station: 'join',
   about: 'end',
   reads: [],
+  asks: true,
   judge: (line, end) => {
     const { adapters, standoffMm } = line.line.ends[end];
     return adapters.length && standoffMm === 0

@@ -1,39 +1,18 @@
 import {
   brakePlace,
-  brakesOf,
-  feedsOf,
-  pedalsOf,
+  pressingFeeds,
   type BrakePlace,
-  type Feed,
+  type PressingFeed,
 } from '../../../plan/network/index.ts';
-import type { Part, Pedal } from '../../../plan/index.ts';
+import type { Part } from '../../../plan/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What a rule must read to know what a master, an outlet or a brake is for. */
-export const PURPOSE_READS = [
-  'network',
-  'plan.circuits',
-  'plan.hoses',
-  'plan.lines',
-  'plan.parts',
-  'plan.sizing',
-  'ports',
-] as const;
+export const PURPOSE_READS = ['network', 'pedals', 'plan.parts', 'plan.sizing', 'ports'] as const;
 type Read = Reading<(typeof PURPOSE_READS)[number]>;
 
-/** A feed with what works it and the brakes that it presses. */
-export interface PressingFeed extends Feed {
-  readonly pedal: Pedal;
-  readonly brakes: readonly Part[];
-}
-export function pressingFeeds({ network, plan }: Read): PressingFeed[] {
-  const pedals = pedalsOf(plan);
-  return feedsOf(network, plan.parts).map((feed) => ({
-    ...feed,
-    pedal: pedals.get(feed.master.id)!,
-    brakes: brakesOf(feed, plan.parts),
-  }));
-}
+export const feedsIn = ({ network, pedals, plan }: Read): readonly PressingFeed[] =>
+  pressingFeeds(network, plan.parts, pedals);
 export const placeOf = (view: Read, brake: Part): BrakePlace =>
   brakePlace(brake, view.ports, view.plan.sizing?.wheelbaseMm ?? null);
 /** Cars, vans and trucks: four wheels or more under one pedal. */

@@ -1,5 +1,4 @@
-import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
-import { brakesOf } from '../../../plan/network/index.ts';
+import { brakesBehind } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart, quantityWords } from '../../rule-kit/places.ts';
 
@@ -19,15 +18,10 @@ export const actuatorPressure = defineRule({
     return parts
       .filter(({ kind }) => kind === 'actuator')
       .flatMap((actuator): Finding[] => {
-        const outlets = actuator.ports.filter(({ role }) => role === 'outlet');
-        const reached = reach(
-          network,
-          outlets.map(({ id }) => id),
-          underPressure,
-        );
-        const brakes = brakesOf({ master: actuator, outlet: outlets[0]!, reached }, parts);
         const weak = trailer.actuatorMPa < PARTING_MPA;
-        const wrong = brakes.find(({ kind }) => kind === (weak ? 'caliper' : 'wheel-cylinder'));
+        const wrong = brakesBehind(network, parts, actuator).find(
+          ({ kind }) => kind === (weak ? 'caliper' : 'wheel-cylinder'),
+        );
         if (!wrong) return [];
         return [
           {

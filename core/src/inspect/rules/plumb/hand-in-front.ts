@@ -1,10 +1,9 @@
-import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
-import { brakesOf, isHand } from '../../../plan/network/index.ts';
+import { brakesBehind, isHand } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
-import { hasFourWheels, placeOf, PURPOSE_READS, pressingFeeds } from './_purpose.ts';
+import { hasFourWheels, placeOf, PURPOSE_READS, feedsIn } from './_purpose.ts';
 
-/** A hand lever that works front brakes steers nobody home: it belongs to the rear of a car or van. A motorcycle's is meant. Common practice. */
+/** A hand lever on the front brakes locks the steered wheels: on a car or van it works the rear. A motorcycle's front lever is meant. Common practice. */
 export const handInFront = defineRule({
   id: 'hand-in-front',
   station: 'plumb',
@@ -15,19 +14,8 @@ export const handInFront = defineRule({
     const { network, plan } = view;
     const inLine = plan.parts
       .filter(({ kind }) => kind === 'handbrake-cylinder')
-      .map((part) => {
-        const outlets = part.ports.filter(({ role }) => role === 'outlet');
-        const reached = reach(
-          network,
-          outlets.map(({ id }) => id),
-          (duct) => underPressure(duct) && duct.id !== part.id,
-        );
-        return {
-          lever: part,
-          brakes: brakesOf({ master: part, outlet: outlets[0]!, reached }, plan.parts),
-        };
-      });
-    const own = pressingFeeds(view)
+      .map((lever) => ({ lever, brakes: brakesBehind(network, plan.parts, lever) }));
+    const own = feedsIn(view)
       .filter(({ pedal }) => isHand(pedal))
       .map(({ master, brakes }) => ({ lever: master, brakes }));
     return [...inLine, ...own].flatMap(({ lever, brakes }): Finding[] => {

@@ -1,7 +1,7 @@
-import { isHand } from '../../../plan/network/index.ts';
+import { isHand, pressesThrough } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
-import { PURPOSE_READS, pressingFeeds } from './_purpose.ts';
+import { PURPOSE_READS, feedsIn } from './_purpose.ts';
 
 /** A hand lever's master teed into the foot's circuit pushes its fluid through the open port of that one's master into the reservoir. Common practice. */
 export const handTeed = defineRule({
@@ -10,12 +10,16 @@ export const handTeed = defineRule({
   about: 'plan',
   reads: PURPOSE_READS,
   judge: (view) => {
-    const feeds = pressingFeeds(view);
+    const feeds = feedsIn(view);
     return feeds
       .filter(({ pedal }) => isHand(pedal))
       .flatMap((hand): Finding[] => {
         const other = feeds.find(
-          ({ master, outlet }) => master !== hand.master && hand.reached.has(outlet.id),
+          (feed) =>
+            feed.master !== hand.master &&
+            hand.reached.has(feed.outlet.id) &&
+            !pressesThrough(feed, hand.master) &&
+            !pressesThrough(hand, feed.master),
         );
         return other
           ? [

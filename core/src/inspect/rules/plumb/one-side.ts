@@ -1,5 +1,5 @@
 import { defineRule, type Finding } from '../../define-rule.ts';
-import { hasFourWheels, placeOf, PURPOSE_READS, pressingFeeds } from './_purpose.ts';
+import { hasFourWheels, placeOf, PURPOSE_READS, feedsIn } from './_purpose.ts';
 
 /** A diagonal circuit has a front wheel and the rear wheel across from it; with both on one side the vehicle swerves when the other circuit fails. Common practice. */
 export const oneSide = defineRule({
@@ -8,7 +8,7 @@ export const oneSide = defineRule({
   about: 'plan',
   reads: PURPOSE_READS,
   judge: (view) =>
-    pressingFeeds(view).flatMap(({ master, outlet, pedal, brakes }): Finding[] => {
+    feedsIn(view).flatMap(({ master, outlet, pedal, brakes }): Finding[] => {
       if (!hasFourWheels(view) || pedal !== 'foot' || brakes.length < 2) return [];
       const places = brakes.map((brake) => placeOf(view, brake));
       const [{ side } = { side: null }] = places;

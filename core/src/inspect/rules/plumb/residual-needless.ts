@@ -1,5 +1,4 @@
-import { psi } from './_shared.ts';
-import { byValve } from './residual-wrong.ts';
+import { byValve, psi } from './_shared.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** A disc whose fluid stands above it keeps its pads without a valve; one there makes it drag a little. */

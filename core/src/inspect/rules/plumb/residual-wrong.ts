@@ -1,33 +1,9 @@
 import { RESIDUAL_MPA } from '../../../physics/hydraulics/index.ts';
-import type { ResidualView } from '../../../plan/results/index.ts';
-import { psi } from './_shared.ts';
+import { byValve, psi } from './_shared.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** Half way between the two pressures that are made: what is over it is a drum's valve. */
 const PARTING_MPA = (RESIDUAL_MPA.disc + RESIDUAL_MPA.drum) / 2;
-type Valve = ResidualView['has'][number];
-
-/** Each valve once, with the brakes it is wrong for by kind. */
-export function byValve(
-  residuals: readonly ResidualView[],
-  isWrong: (of: ResidualView, valve: Valve) => boolean,
-): { readonly valve: Valve; readonly kind: ResidualView['kind']; readonly names: string }[] {
-  const found = new Map<string, { valve: Valve; kind: ResidualView['kind']; brakes: string[] }>();
-  for (const of of residuals)
-    for (const valve of of.has) {
-      if (!isWrong(of, valve)) continue;
-      const key = `${valve.portId} ${of.kind}`;
-      const one = found.get(key) ?? { valve, kind: of.kind, brakes: [] };
-      one.brakes.push(of.part.name);
-      found.set(key, one);
-    }
-  return [...found.values()].map(({ valve, kind, brakes }) => ({
-    valve,
-    kind,
-    names: brakes.join(' and '),
-  }));
-}
-
 /** 10 psi on a disc drags and burns; 2 psi does nothing for a drum. Common practice. */
 export const residualWrong = defineRule({
   id: 'residual-wrong',

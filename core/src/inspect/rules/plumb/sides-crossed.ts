@@ -1,8 +1,7 @@
-import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
-import { brakesOf, isAt, servedBy } from '../../../plan/network/index.ts';
+import { brakesBehind, isAt, servedBy } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
-import { placeOf, PURPOSE_READS, pressingFeeds } from './_purpose.ts';
+import { placeOf, PURPOSE_READS, feedsIn } from './_purpose.ts';
 
 const words = (corner: string): string => corner.replace('-', ' ');
 
@@ -22,13 +21,9 @@ export const sidesCrossed = defineRule({
       part.ports.flatMap((port): Finding[] => {
         const corner = port.role === 'outlet' ? servedBy(port) : null;
         if (!corner) return [];
-        const reached = reach(
-          network,
-          [port.id],
-          (duct) => underPressure(duct) && duct.id !== part.id,
+        const wrong = brakesBehind(network, plan.parts, part, [port]).find(
+          (brake) => !isAt(corner, placeOf(view, brake)),
         );
-        const brakes = brakesOf({ master: part, outlet: port, reached }, plan.parts);
-        const wrong = brakes.find((brake) => !isAt(corner, placeOf(view, brake)));
         return wrong
           ? [
               {
@@ -41,12 +36,12 @@ export const sidesCrossed = defineRule({
           : [];
       }),
     );
-    const byPedal = pressingFeeds(view).flatMap(({ master, pedal, brakes }): Finding[] => {
+    const byPedal = feedsIn(view).flatMap(({ master, pedal, brakes }): Finding[] => {
       const [, side] = pedal.split('-') as [string, ('left' | 'right')?];
       if (!side) return [];
       const wrong = brakes.find((brake) => {
-        const stands = placeOf(view, brake).side;
-        return stands !== null && stands !== side;
+        const on = placeOf(view, brake).side;
+        return on !== null && on !== side;
       });
       return wrong
         ? [

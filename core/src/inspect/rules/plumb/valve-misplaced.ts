@@ -1,6 +1,5 @@
-import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
 import { isBrake, type Part } from '../../../plan/index.ts';
-import { axleOf } from '../../../plan/network/index.ts';
+import { axleOf, brakesBehind } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
@@ -16,25 +15,13 @@ export const valveMisplaced = defineRule({
   judge: ({ network, ports, plan: { parts, sizing } }) => {
     if (!sizing) return [];
     const isFront = (part: Part): boolean => axleOf(part, ports, sizing.wheelbaseMm) === 'front';
-    const brakesBehind = (...kinds: Part['kind'][]) =>
-      parts.filter(({ kind }) => kinds.includes(kind)).map(behindOf);
-    const behindOf = (valve: Part) => {
-      const outlets = valve.ports.filter(({ role }) => role === 'outlet').map(({ id }) => id);
-      const reached = reach(
-        network,
-        outlets,
-        (duct) => underPressure(duct) && duct.id !== valve.id,
-      );
-      return {
-        valve,
-        brakes: parts.filter(
-          (part) => isBrake(part) && part.ports.some(({ id }) => reached.has(id)),
-        ),
-      };
-    };
-    const behind = brakesBehind(...HOLDS_BACK);
+    const heldBy = (...kinds: Part['kind'][]) =>
+      parts
+        .filter(({ kind }) => kinds.includes(kind))
+        .map((valve) => ({ valve, brakes: brakesBehind(network, parts, valve) }));
+    const behind = heldBy(...HOLDS_BACK);
     const held = new Set(behind.flatMap(({ brakes }) => brakes));
-    const metering = brakesBehind('metering-valve').flatMap(({ valve, brakes }): Finding[] => {
+    const metering = heldBy('metering-valve').flatMap(({ valve, brakes }): Finding[] => {
       const rear = brakes.find((part) => !isFront(part));
       return rear
         ? [

@@ -1,5 +1,5 @@
 import { type Part } from '../../../plan/index.ts';
-import { axleOf, feedsOf, pedalsOf, serviceFeeds } from '../../../plan/network/index.ts';
+import { axleOf, pressingFeeds, serviceFeeds } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 const KINDS = { caliper: 'disc', 'wheel-cylinder': 'drum' } as const;
@@ -11,17 +11,8 @@ export const drawingDiffers = defineRule({
   id: 'drawing-differs',
   station: 'size',
   about: 'plan',
-  reads: [
-    'network',
-    'plan.circuits',
-    'plan.hoses',
-    'plan.lines',
-    'plan.parts',
-    'plan.sizing',
-    'ports',
-  ],
-  judge: ({ network, ports, plan }) => {
-    const { id, parts, sizing } = plan;
+  reads: ['network', 'pedals', 'plan.parts', 'plan.sizing', 'ports'],
+  judge: ({ network, pedals, ports, plan: { id, parts, sizing } }) => {
     const brakes = parts.filter(isBrake).filter((part) => part.ports.length);
     if (!sizing || !brakes.length) return [];
     const finding = (text: string): Finding => ({
@@ -48,15 +39,10 @@ export const drawingDiffers = defineRule({
           'Size calculates with a rear valve, but none is drawn. Add it before both rear brakes, or remove it from Size.',
         ),
       );
-    const service = serviceFeeds(
-      feedsOf(network, parts),
-      parts,
-      pedalsOf(plan),
+    const pressing = serviceFeeds(
+      pressingFeeds(network, parts, pedals),
       sizing.category === 'motorcycle',
-    );
-    const pressing = service.filter(({ reached }) =>
-      brakes.some((part) => part.ports.some((port) => reached.has(port.id))),
-    );
+    ).filter((feed) => feed.brakes.length);
     const masters = new Set(pressing.map(({ master }) => master));
     if (sizing.master.kind === 'tandem' && masters.size > 1)
       found.push(

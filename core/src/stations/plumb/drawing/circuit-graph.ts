@@ -47,6 +47,10 @@ export function circuitGraph({ plan, lines, ports }: LaidPlan): {
     },
   );
   const left = new Set(wires.map(({ from }) => from));
+  const aftOf = ({ ports: [port] }: Part): number => ports.get(port?.id ?? '')?.fixed.atMm[0] ?? 0;
+  const brakesAft = plan.parts.filter(isBrake).map(aftOf);
+  /** A brake whose axle is set stands with the first or the last ones. */
+  const axleAft = { front: Math.min(...brakesAft), rear: Math.max(...brakesAft) };
   const boxes = plan.parts.map((part): BoxToPlace => {
     const drawn = drawnPorts(part).flatMap((port): DrawnPort[] => {
       const own = { id: port.id, face: faceOf(part, port) };
@@ -54,7 +58,7 @@ export function circuitGraph({ plan, lines, ports }: LaidPlan): {
       return left.has(far) ? [own, { id: far, face: 'bottom' }] : [own];
     });
     const first = part.ports[0] && ports.get(part.ports[0].id);
-    const [aftMm = 0, rightMm = 0] = first?.fixed.atMm ?? [];
+    const rightMm = first?.fixed.atMm[1] ?? 0;
     const most = Math.max(
       2,
       ...(['top', 'bottom'] as const).map(
@@ -66,7 +70,7 @@ export function circuitGraph({ plan, lines, ports }: LaidPlan): {
       width: boxWidthPx(most),
       height: BOX_HEIGHT_PX,
       ports: drawn,
-      aftMm,
+      aftMm: part.axle ? axleAft[part.axle] : aftOf(part),
       rightMm,
       corner: isBrake(part) ? (brakePlace(part, ports, null).side ?? 'middle') : null,
     };

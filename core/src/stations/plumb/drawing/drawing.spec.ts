@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Plan } from '../../../plan/index.ts';
+import { applyEdit, type Plan } from '../../../plan/index.ts';
 import { viewPlan } from '../../../plan/results/index.ts';
 import { defaultsFor, setOut, VEHICLES } from '../../../proposals/set-out/index.ts';
 import { cases } from '../../../testing/cases.ts';
@@ -18,8 +18,13 @@ import {
 } from './index.ts';
 
 const FRESH = { id: 'p', now: '2026-01-01T00:00:00.000Z' };
-const fresh = (vehicle: (typeof VEHICLES)[number]): Plan =>
-  setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
+const SET_OUT = new Map(
+  VEHICLES.map((vehicle) => [
+    vehicle,
+    setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH),
+  ]),
+);
+const fresh = (vehicle: (typeof VEHICLES)[number]): Plan => SET_OUT.get(vehicle)!;
 /** A car with forty parts: a valve, a modulator, and three parts before every brake and the clutch. */
 function many(): { boxes: BoxToPlace[]; wires: WireToRoute[] } {
   const boxes: BoxToPlace[] = [];
@@ -194,6 +199,47 @@ describe('the graph of circuits', () => {
     const hose = circuitGraph(viewPlan(plan)).wires.find(({ name }) => name === 'H3')!;
     expect(hose.from).toMatch(/\/far$/);
   });
+});
+
+test('a chain in which every part is joined to the next twice is drawn as fast as any', () => {
+  const boxes = Array.from({ length: 60 }, (_, i): BoxToPlace => {
+    const ports = (['top', 'bottom'] as const).flatMap((face) =>
+      [0, 1].map((k) => ({ id: `${face} ${i} ${k}`, face })),
+    );
+    return {
+      id: `b${i}`,
+      width: boxWidthPx(2),
+      height: 72,
+      ports,
+      aftMm: 0,
+      rightMm: 0,
+      corner: null,
+    };
+  });
+  const wires = boxes.slice(1).flatMap((_, i) =>
+    [0, 1].map((k): WireToRoute => ({
+      id: `w${i} ${k}`,
+      name: `W${i}${k}`,
+      from: `bottom ${i} ${k}`,
+      to: `top ${i + 1} ${k}`,
+    })),
+  );
+  // By every way from the first to the last it would be 2 to the 59th.
+  expect(faults({ boxes, wires }, layOutCircuits({ boxes, wires, by: 'vehicle' }))).toEqual([]);
+});
+
+test('a brake whose axle is set is drawn with that axle', () => {
+  const plan = fresh('van');
+  const [rear] = plan.parts.filter(({ name }) => name === 'Rear left');
+  const moved = applyEdit(plan, {
+    edit: 'changePart',
+    with: { id: rear!.id, patch: { axle: 'front' } },
+  });
+  const drawn = layOutCircuits({ ...circuitGraph(viewPlan(moved)), by: 'vehicle' });
+  const top = (name: string): number =>
+    drawn.boxes.get(plan.parts.find((part) => part.name === name)!.id)!.y;
+  expect(top('Rear left')).toBe(top('Front left'));
+  expect(top('Rear right')).toBeGreaterThan(top('Front left'));
 });
 
 describe('circuits of any kind', () => {

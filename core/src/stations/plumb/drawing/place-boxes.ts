@@ -77,7 +77,7 @@ class Placing {
     this.rankCount = 1 + Math.max(-1, ...this.joined.map(({ id }) => this.ranks.get(id)!));
     for (const box of boxes) {
       this.spreadPorts(box, (_, i) => i);
-      this.zones.set(box.id, (by === 'vehicle' && this.zoneOf(box)) || 'middle');
+      this.zones.set(box.id, by === 'vehicle' ? this.zoneOf(box) : 'middle');
     }
   }
 
@@ -93,17 +93,20 @@ class Placing {
   }
 
   /** A brake's is its side of the vehicle; another part's the one side that all the brakes it feeds are on. */
-  private zoneOf(box: BoxToPlace, seen: ReadonlySet<string> = new Set()): Zone | null {
+  private zoneOf(box: BoxToPlace): Zone {
     if (box.corner) return box.corner;
-    if (seen.has(box.id)) return null;
-    const onward = new Set([...seen, box.id]);
-    const fed = new Set<Zone | null>();
-    for (const { id, face } of box.ports)
-      for (const partner of face === 'bottom' ? (this.partners.get(id) ?? []) : [])
-        fed.add(this.zoneOf(this.box(partner), onward));
-    fed.delete(null);
-    const [only = null] = fed;
-    return fed.size > 1 ? 'middle' : only;
+    const sides = new Set<Zone>();
+    const passed = new Set([box]);
+    // What is added while it runs is gone through as well.
+    for (const { ports } of passed)
+      for (const { id, face } of ports)
+        for (const partner of face === 'bottom' ? (this.partners.get(id) ?? []) : []) {
+          const next = this.owner.get(partner.port)!;
+          if (next.corner) sides.add(next.corner);
+          else passed.add(next);
+        }
+    const [only = 'middle'] = sides;
+    return sides.size > 1 ? 'middle' : only;
   }
   /** The boxes of a rank in one zone, from the left. */
   private row(rank: number, zone: Zone): BoxToPlace[] {
@@ -116,9 +119,6 @@ class Placing {
   }
   private left({ id }: { readonly id: string }): number {
     return this.lefts.get(id) ?? 0;
-  }
-  private box({ port }: Partner): BoxToPlace {
-    return this.owner.get(port)!;
   }
   private portX({ box, port }: Partner): number {
     return this.left({ id: box }) + this.offsets.get(port)!;

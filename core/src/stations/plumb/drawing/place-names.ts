@@ -37,7 +37,9 @@ export function placeNames(
   boxes: readonly PxBox[],
 ): ReadonlyMap<string, NamePlace> {
   const places = new Map<string, NamePlace>();
-  const lines = wires.map(({ id }) => ({ id, parts: stretches(routed.get(id)!) }));
+  const drawn = wires.flatMap(({ id }) =>
+    stretches(routed.get(id)!).map(([a, b]) => ({ id, box: stretchBox(a, b) })),
+  );
   for (const wire of wires) {
     const candidates = stretches(routed.get(wire.id)!).flatMap((stretch) =>
       [0.5, 0.3, 0.7, 0.15, 0.85].map((share) => ({
@@ -46,14 +48,15 @@ export function placeNames(
       })),
     );
     const cost = ({ box, stretch: [a, b] }: (typeof candidates)[number]): number => {
-      const hits = (others: readonly PxBox[]): number =>
-        others.filter((o) => overlap(box, o)).length;
-      const crossed = lines
-        .filter(({ id }) => id !== wire.id)
-        .flatMap(({ parts }) => parts.map(([p, q]) => stretchBox(p, q)));
+      const hits = (others: Iterable<PxBox>): number => {
+        let count = 0;
+        for (const other of others) if (overlap(box, other)) count++;
+        return count;
+      };
+      const crossed = drawn.filter((other) => other.id !== wire.id && overlap(box, other.box));
       const across = Math.abs(a.x - b.x);
       const room = across ? Math.min(across, 2 * box.width) : Math.abs(a.y - b.y) / 4;
-      return 1000 * (hits(boxes) + hits([...places.values()])) + 200 * hits(crossed) - room;
+      return 1000 * (hits(boxes) + hits(places.values())) + 200 * crossed.length - room;
     };
     const costs = candidates.map(cost);
     const best = costs.indexOf(Math.min(...costs));
