@@ -298,7 +298,7 @@ export class CircuitDrawing {
         return [
           {
             id: part.id,
-            name: part.name.length > 18 ? `${part.name.slice(0, 17)}…` : part.name,
+            name: part.name.length > 19 ? `${part.name.slice(0, 18)}…` : part.name,
             at: `translate(${at.x} ${at.y})`,
             width: box.width,
             height: box.height,

@@ -18,7 +18,7 @@ import { FieldOf } from '../../kit/fields/field';
   selector: 'fl-part-purpose-form',
   imports: [FieldOf, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'mt-3 grid grid-cols-2 items-end gap-3' },
+  host: { class: 'mt-3 grid gap-3' },
   template: `
     @if (isBrake()) {
       <fl-field
@@ -54,7 +54,6 @@ import { FieldOf } from '../../kit/fields/field';
     }
     @if (pressing()) {
       <fl-field
-        class="col-span-2"
         [of]="fields.pedal"
         field="part-pedal"
         [value]="part().pedal"
@@ -64,7 +63,6 @@ import { FieldOf } from '../../kit/fields/field';
     }
     @for (feed of feeds(); track feed.id) {
       <fl-field
-        class="col-span-2"
         [of]="ports.takesPressure"
         [label]="feed.name + ' is made for brake pressure: another master may press through it'"
         [value]="feed.takesPressure ?? false"

@@ -126,6 +126,10 @@ function faults(
   for (const [a, b] of pairs([...drawn.names]))
     if (overlap(a[1], b[1])) said.push(`the names of ${a[0]} and ${b[0]} overlap`);
   for (const [id, name] of drawn.names)
+    for (const { x, y } of drawn.ports.values())
+      if (overlap(name, { x: x - 6, y: y - 6, width: 12, height: 12 }))
+        said.push(`the name of ${id} lies on a port`);
+  for (const [id, name] of drawn.names)
     for (const rect of rects)
       if (overlap(name, rect.box)) said.push(`the name of ${id} lies on ${rect.id}`);
   return said;

@@ -30,6 +30,9 @@ export interface DrawnCircuits {
   readonly names: ReadonlyMap<string, NamePlace>;
 }
 
+/** A port is drawn as a dot of this size. */
+const DOT_PX = 12;
+
 /** Lays circuits out: boxes by the vehicle or by the flow, wires at right angles around them, names beside the wires. */
 export function layOutCircuits({ boxes, wires, by }: CircuitsToDraw): DrawnCircuits {
   const placed = placeBoxes(boxes, wires, by);
@@ -39,7 +42,13 @@ export function layOutCircuits({ boxes, wires, by }: CircuitsToDraw): DrawnCircu
     height,
   }));
   const routed = routeWires(placed, outlines, wires);
-  const names = placeNames(wires, routed, outlines);
+  const dots = [...placed.ports.values()].map(({ x, y }) => ({
+    x: x - DOT_PX / 2,
+    y: y - DOT_PX / 2,
+    width: DOT_PX,
+    height: DOT_PX,
+  }));
+  const names = placeNames(wires, routed, [...outlines, ...dots]);
   const corners = [
     ...outlines.flatMap(({ x, y, width, height }) => [
       { x, y },

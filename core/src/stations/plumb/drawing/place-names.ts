@@ -40,7 +40,13 @@ export function placeNames(
   const drawn = wires.flatMap(({ id }) =>
     stretches(routed.get(id)!).map(([a, b]) => ({ id, box: stretchBox(a, b) })),
   );
-  for (const wire of wires) {
+  const lengthPx = ({ id }: WireToRoute): number =>
+    stretches(routed.get(id)!).reduce(
+      (sum, [a, b]) => sum + Math.abs(a.x - b.x) + Math.abs(a.y - b.y),
+      0,
+    );
+  // A short wire has little choice.
+  for (const wire of [...wires].sort((a, b) => lengthPx(a) - lengthPx(b))) {
     const candidates = stretches(routed.get(wire.id)!).flatMap((stretch) =>
       [0.5, 0.3, 0.7, 0.15, 0.85].map((share) => ({
         box: nameBox(wire.name, stretch, share),
