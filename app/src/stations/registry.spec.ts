@@ -124,14 +124,20 @@ describe('the stations', () => {
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
       { ...gannet, floor, wheelEnds: corners, filling },
-      // Its master worked by a hand lever of one side; one end of a line measured, and not well.
+      // Its master worked by a hand lever of one side, its drums with twin leading shoes, its dies tight; one end of a
+      // line measured, and not well.
       {
         ...gannet,
+        bench: {
+          ...gannet.bench,
+          benders: gannet.bench.benders.map((one) => ({ ...one, dieRadiusMm: 9 })),
+        },
         parts: gannet.parts.map((part) =>
           part.id === 'master'
             ? { ...part, pedal: 'hand-left' as const }
             : {
                 ...part,
+                leadingOn: part.kind === 'wheel-cylinder' ? ('left' as const) : null,
                 ports: part.ports.map((port) =>
                   port.id === 'port-fl'
                     ? {

@@ -75,7 +75,7 @@ describe('the body of a part', () => {
     );
     const now = said(reaching, 'part-hot').filter((text) => text.startsWith('Rear tee'));
     expect(before.some((text) => text.includes(`from ${exhaust.name}`))).toBe(false);
-    expect(now.join()).toMatch(/101 mm from Exhaust, 150 required/);
+    expect(now.join()).toMatch(/84 mm from Exhaust, 150 required/);
   });
   test('moved and turned, the part takes ports, body and lines along, in one edit', () => {
     const plan = after(

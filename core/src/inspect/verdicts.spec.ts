@@ -411,7 +411,7 @@ test.each<Row>([
     'wheatear',
     'parts.part-1.kind',
     'parking-valve',
-    'note, Front master: Held pressure is no parking brake: it leaks down, and drops as the fluid cools. Keep a mechanical parking brake.',
+    'note, Front master, Hydraulic handbrake: Held pressure leaks down, and drops as the fluid cools. It is no parking brake: keep a mechanical one.',
   ],
   [
     'one-circuit',
@@ -460,7 +460,7 @@ test.each<Row>([
     'wheatear',
     'parts.part-5.figures.levelMm',
     0,
-    'caution, Rear left caliper: The fluid in Rear master stands 540 mm below the top of this caliper and drains back. Fit a residual valve of 2 psi (0.014 MPa).',
+    'caution, Rear left caliper and Rear right caliper: The fluid in Rear master stands 540 mm below the top of these calipers and drains back. Fit a residual valve of 2 psi (0.014 MPa).',
   ],
   [
     'residual-needless',
@@ -666,7 +666,7 @@ test.each<Row>([
     'wheatear',
     'lines.line-6.cornersMm.0.0',
     1250,
-    'caution, R3 and R5: R3 and R5 pass 1.9 mm apart with no sleeve between, and will rub.',
+    'caution, R3 and R5: R3 and R5 pass 1.8 mm apart with no sleeve between, and will rub.',
   ],
   [
     'near-hot',
@@ -685,9 +685,9 @@ test.each<Row>([
   [
     'near-hot',
     'gannet',
-    'parts.rl.ports.port-rl.known.atMm.1',
-    430,
-    'caution, R2: 148 mm from Exhaust, 150 required: its surface reaches 350 °C.',
+    'lines.line-r3.cornersMm.0.2',
+    420,
+    'caution, R3: 52 mm from Exhaust, 150 required: its surface reaches 350 °C.',
   ],
   [
     'near-moving',
@@ -722,7 +722,7 @@ test.each<Row>([
     'gannet',
     'things.exhaust.nature',
     'sharp',
-    'caution, R3: 113 mm from Exhaust, 150 required: an edge saws through.',
+    'caution, R3: 116 mm from Exhaust, 150 required: an edge saws through.',
   ],
   [
     'no-room',
@@ -1089,14 +1089,14 @@ test.each<Row>([
     'wheatear',
     'hoses.hose-rl.ends.b.atMm.2',
     430,
-    'stop, H3: At droop the hose is 20 mm from Rear left wheel, 30 required.',
+    'caution, H3: At droop the hose is 20 mm from Rear left wheel, 30 required.',
   ],
   [
     'hose-rubs',
     'proved',
     'hoses.hose-rl.stockId',
     'feed-8',
-    'stop, H3: At ride the hose is 29 mm from Rear left wheel, 30 required.',
+    'caution, H3: At ride the hose is 29 mm from Rear left wheel, 30 required.',
   ],
   [
     'hose-taut',
@@ -1110,7 +1110,7 @@ test.each<Row>([
     'wheatear',
     'hoses.hose-fr.motion.steer.aboutMm.1',
     0,
-    'stop, H2: At ride, left the hose is pulled tight: 3.9 mm of slack over 227 mm. That pulls on the crimps.',
+    'caution, H2: At ride, left the hose is pulled tight: 3.9 mm of slack over 227 mm. That pulls on the crimps.',
   ],
   [
     'hose-taut',
@@ -1520,8 +1520,8 @@ test.each<Row>([
   [
     'no-order',
     'proved',
-    'parts.part-6.ports.port-10.known.atMm.1',
-    0,
+    'parts.part-6.ports.port-10.known.atMm.2',
+    560,
     'caution, R5: No bending order works in Bench bender 3/16 in and 4.75 mm: at bend 2 the tube meets the bench. Make that bend by hand or where there is more room, or split the line there with a union.',
   ],
   [

@@ -1,4 +1,5 @@
 export { type ResolvedPosition } from './layout/position.ts';
+export { TUBE_MATTER } from './layout/line-figures.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './layout/hose-figures.ts';
 export {
   cutAllowedMm,
@@ -23,6 +24,7 @@ export {
   type SpanView,
 } from './layout/space.ts';
 export { LEAST_KEPT_MM, throughHoles, type ClipView, type Near } from './layout/clip-view.ts';
+export { mountedOn, posedThing } from './layout/riding.ts';
 export { layPlan, type LaidPlan, type PointView } from './layout/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';

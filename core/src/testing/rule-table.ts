@@ -22,6 +22,8 @@ function commentBefore(text: string, at: number): string {
     .trim();
 }
 /** Every rule under a folder, by its station's folder and its file. */
+/** Grades that leave a level out. */
+const NEVER: Readonly<Record<string, RegExp>> = { note: /slight: 0\b/, stop: /grave: -Infinity/ };
 export const ruleRows = (rules: string): RuleRow[] =>
   readdirSync(rules).flatMap((folder) =>
     readdirSync(join(rules, folder))
@@ -38,7 +40,9 @@ export const ruleRows = (rules: string): RuleRow[] =>
             ? readFileSync(join(rules, folder, helper), 'utf8')
             : text;
         const levels = LEVELS.filter(
-          (level) => says.includes('severity(') || says.includes(`'${level}'`),
+          (level) =>
+            (says.includes('severity(') && !(NEVER[level]?.test(says) ?? false)) ||
+            says.includes(`'${level}'`),
         );
         const station =
           /station: '(\w+)'/.exec(text)?.[1] ?? (folder === 'hoses' ? 'route' : folder);

@@ -60,6 +60,7 @@ export const UNREAD = {
     'parts[].figures.residualMPa',
     'parts[].facts.cupExpanders',
     'parts[].facts.thinFluid',
+    'parts[].facts.tuned',
     'parts[].facts.copied',
     'parts[].ports[].known.tapes[].hookMm',
     'parts[].ports[].known.tapes[].text',

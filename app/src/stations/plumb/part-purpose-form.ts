@@ -43,6 +43,14 @@ import { FieldOf } from '../../kit/fields/field';
         none="the nearest one"
         (changed)="change({ wheelId: $event || null })"
       />
+      @if (part().kind === 'wheel-cylinder') {
+        <fl-field
+          [of]="fields.leadingOn"
+          field="part-leading"
+          [value]="part().leadingOn"
+          (changed)="change({ leadingOn: $event ?? null })"
+        />
+      }
       @if (part().kind === 'caliper') {
         <fl-field
           [of]="fields.slides"

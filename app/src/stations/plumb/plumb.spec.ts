@@ -99,7 +99,8 @@ describe('Plumb', () => {
       .at(-1)!
       .dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
-    expect(at.store.plan().lines).toHaveLength(before.lines.length + 2);
+    expect(at.store.plan().lines).toHaveLength(before.lines.length + 1);
+    expect(at.store.plan().hoses).toHaveLength(before.hoses.length + 1);
     expect(at.texts('fl-part-panel h2')).toEqual(['Hand master']);
     at.store.undo();
     expect(at.store.plan().lines).toEqual(before.lines);

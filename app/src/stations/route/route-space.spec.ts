@@ -17,7 +17,7 @@ describe('Route among the things of the vehicle', () => {
     const at = await station('route', 's2', 'line-r3');
     expect(at.root.querySelectorAll('[data-test=strip-clip]')).toHaveLength(2);
     expect(at.root.querySelectorAll('[data-test=strip-zone]')).toHaveLength(1);
-    expect(at.texts('fl-strip text').join(' ')).toContain('Exhaust 113 away');
+    expect(at.texts('fl-strip text').join(' ')).toContain('Exhaust 116 away');
     expect(at.texts('[data-test=held]')).toEqual(['2 clips, longest span 328']);
   });
 

@@ -27,3 +27,10 @@ export function severity(
     ? { level: 'note', grade: 'just inside' }
     : { level: 'caution', grade: 'too close' };
 }
+
+/** What a sentence of a shortfall begins with. */
+export const LEADS: Readonly<Record<Severity['grade'], string>> = {
+  'just inside': 'Just inside: ',
+  'too close': '',
+  'will touch': 'It will touch: ',
+};

@@ -35,6 +35,7 @@ export {
 export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
 export { reserveOf, type Reserve } from './reserve.ts';
+export { boreStressMPa } from './strength.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';
 export { CAUSES, masterMmPerMl, size, sumMl, takenMl, type Cause, type Size } from './size.ts';

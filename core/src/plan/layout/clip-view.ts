@@ -30,6 +30,8 @@ export interface Near extends Clearance {
   readonly wantedMm: number;
   /** Of the line, from where to where it is nearer than wanted; null where it keeps far enough. */
   readonly stretchMm: Stretch | null;
+  /** Of a line that is mounted on what moves, the state of its travel in which this is so. */
+  readonly state?: string;
 }
 export interface ClipView {
   readonly atMm: number;

@@ -18,9 +18,9 @@ import {
   FLUID_KG_M3,
   type Laid,
   isEngine,
-  nearOf,
   clipView,
 } from './clip-view.ts';
+import { nearThroughTravel } from './riding.ts';
 
 /** Clips of two lines this near one another, on lines that run side by side, may be one clip. Common practice. */
 const SHARED_MM = 40;
@@ -132,7 +132,7 @@ const spaceOf = derive(
     return {
       points,
       lengthMm,
-      near: nearOf(view, points, lengthMm, obstacles),
+      near: nearThroughTravel(view, points, lengthMm, obstacles),
       clips: clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
       spans: spansOf(
         view,

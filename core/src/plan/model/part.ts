@@ -72,6 +72,7 @@ export const figuresOf = (kind: PartKind): PartFigure[] =>
 const FACT_KINDS = {
   cupExpanders: ['wheel-cylinder'],
   thinFluid: ['modulator'],
+  tuned: ['modulator'],
   copied: ['other'],
 } as const satisfies Record<string, readonly PartKind[]>;
 export type PartFact = keyof typeof FACT_KINDS;
@@ -79,6 +80,7 @@ export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
 export const PART_FACTS = record<PartFacts>()({
   cupExpanders: told('Cups have expanders', optional(flag)),
   thinFluid: told('Sheet calls for low-viscosity fluid', optional(flag)),
+  tuned: told('Its maker confirms the tuning for these brakes, tires and masses', optional(flag)),
   copied: told('Purpose not known: kept as found', optional(flag)),
 });
 export const factsOf = (kind: PartKind): PartFact[] =>
@@ -117,6 +119,8 @@ export interface Part {
   readonly side?: 'left' | 'right' | null;
   /** Of a caliper: slides on pins, so that its fluid inlet moves as the pads wear. */
   readonly slides?: boolean | null;
+  /** Of a drum's cylinder: its drum has two leading shoes, and is made for this side. */
+  readonly leadingOn?: 'left' | 'right' | null;
   /** Of a master or an actuator: what works it. Not there: as its circuit and its name have it. */
   readonly pedal?: Pedal | null;
   /** Fluid its seals are made for or that it has held; null where that is not known. */
@@ -167,6 +171,11 @@ export const PART = record<Part>()(
     slides: told('Caliper', optional(nullable(yesNo('slides on pins', 'is fixed'))), {
       none: 'not known',
     }),
+    leadingOn: told(
+      'Twin leading shoes',
+      optional(nullable(choice({ left: 'made for the left', right: 'made for the right' }))),
+      { none: 'no, or not known' },
+    ),
     pedal: told(
       'Worked by',
       optional(

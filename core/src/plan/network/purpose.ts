@@ -113,7 +113,7 @@ export const pedalsOf = ({
 export const isHand = (pedal: Pedal): boolean => pedal.startsWith('hand');
 
 /** The wheels that a modulator's outlet serves: as set, else as its name has it; null where that says nothing. */
-export function servedBy({ name, serves }: Port): Corner | null {
+export function servedBy({ name, serves }: Pick<Port, 'name' | 'serves'>): Corner | null {
   if (serves) return serves;
   const axle = /\bfront\b/i.test(name) ? 'front' : /\brear\b/i.test(name) ? 'rear' : null;
   const side = /\bleft\b/i.test(name) ? 'left' : /\bright\b/i.test(name) ? 'right' : null;

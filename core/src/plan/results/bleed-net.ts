@@ -23,6 +23,8 @@ export interface BleedNet {
     readonly at: string;
     readonly portId: string;
     readonly partId: string;
+    /** Height of the fluid that it draws from; null where it is not known. */
+    readonly levelMm: number | null;
   }[];
   readonly bleeders: readonly {
     readonly portId: string;
@@ -203,12 +205,14 @@ export const netOf = (
   outlets: readonly PortView[],
   { bleeders, heldMl }: Joined,
   placeOf: PlaceOf,
+  levelOf: (master: Part) => number | null,
 ): BleedNet => ({
   pipes: runs.map(({ kind, id, from, to }) => ({ kind, id, from, to })),
   outlets: outlets.map(({ port, part }) => ({
     at: placeOf({ part, port }),
     portId: port.id,
     partId: part.id,
+    levelMm: levelOf(part),
   })),
   bleeders: bleeders.map(({ part, port }) => ({
     portId: port.id,

@@ -1,3 +1,4 @@
+import { levelOf } from './residual-view.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../physics/bleeding/index.ts';
@@ -108,7 +109,7 @@ function viewOf(
       work,
       bleeders,
       reservoirs,
-      net: netOf(runs, outlets, joined, placeOf),
+      net: netOf(runs, outlets, joined, placeOf, (master) => levelOf(master, network, plan.parts)),
       result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
       fault: null,
     };

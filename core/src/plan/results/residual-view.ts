@@ -23,7 +23,7 @@ export interface ResidualView {
 }
 
 /** The level of the fluid that a master draws from: its own reservoir's, or that of one joined to its feed. */
-function levelOf(master: Part, network: Network, parts: readonly Part[]): number | null {
+export function levelOf(master: Part, network: Network, parts: readonly Part[]): number | null {
   if (master.figures.levelMm !== undefined) return master.figures.levelMm;
   return (
     reservoirsOf(network, parts, master).find(({ figures }) => figures.levelMm !== undefined)

@@ -46,6 +46,8 @@ export interface SizeView {
   readonly at: (share: number) => LoadView;
   readonly empty: LoadView;
   readonly laden: LoadView;
+  /** Pressures with the most force that the rule allows the foot, booster and all; with the planned force where no rule is known. */
+  readonly mostMPa: Size['pressureMPa'];
   /** The highest knee at which a valve of a slope keeps the rear behind the front in both loads; null where none of that slope does. */
   readonly kneeFor: (slope: number) => number | null;
   /** The same for one load, for a valve that is moved by it. */
@@ -98,6 +100,11 @@ function loadView(
   };
 }
 
+const mostMPa = ({ input, limits }: LoadView, circuits: readonly CircuitShare[]) => {
+  const forceN = Math.max(input.pedal.forceN, limits?.pedalMostN ?? 0);
+  return size({ ...input, pedal: { ...input.pedal, forceN } }, circuits).pressureMPa;
+};
+
 function sizeOf(
   plan: Pick<Plan, 'circuits' | 'hoses'>,
   sizing: Sizing | null,
@@ -119,6 +126,7 @@ function sizeOf(
       at,
       empty,
       laden,
+      mostMPa: mostMPa(empty, circuits),
       kneeFor: (slope) => kneeFor(empty.input, cases, slope, empty.limits?.balance),
       kneeAt: (slope, load) =>
         kneeFor(empty.input, [{ empty, laden }[load].input.vehicle], slope, empty.limits?.balance),

@@ -1,5 +1,6 @@
 import { inspect } from '../../inspect/index.ts';
-import { emptyPlan, writePlan, type Plan } from '../../plan/index.ts';
+import { emptyPlan, isBrake, writePlan, type Plan } from '../../plan/index.ts';
+import { brakePlace, pedalsOf } from '../../plan/network/index.ts';
 import { readPlan } from '../../plan/file/index.ts';
 import { LAYOUTS } from './index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
@@ -36,6 +37,18 @@ describe.each(LAYOUTS.map((layout) => [layout.name, layout] as const))(
       if (ends > 3)
         expect(guesses).toEqual([expect.stringMatching(`^${ends} positions are estimates: `)]);
       else expect(guesses).toHaveLength(ends);
+    });
+
+    test('each brake and master says what it is for: another name changes nothing of it', () => {
+      const { ports } = view;
+      const purpose = (of: Plan) => ({
+        pedals: [...pedalsOf(of).values()],
+        places: of.parts.filter(isBrake).map((part) => brakePlace(part, ports, null)),
+      });
+      const renamed = { ...plan, parts: plan.parts.map((part) => ({ ...part, name: 'Part' })) };
+      expect(purpose(renamed)).toEqual(purpose(plan));
+      for (const { name, axle } of plan.parts.filter(isBrake))
+        expect(axle).toBe(/^(front|rear)/i.exec(name)?.[1]!.toLowerCase() ?? null);
     });
 
     test('can be drawn a second time beside the first', () => {

@@ -1,9 +1,13 @@
-import type { Vec3 } from '../../lib/vec/index.ts';
-import { Sketch } from './sketch.ts';
+import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
+import { Sketch, STILL } from './sketch.ts';
+import { withPurpose } from './with-purpose.ts';
 import type { Plan } from '../../plan/model/index.ts';
 
 const AFT: Vec3 = [1, 0, 0];
 const FORE: Vec3 = [-1, 0, 0];
+const LEFT: Vec3 = [0, -1, 0];
+const DOWN: Vec3 = [0, 0, -1];
+const UP: Vec3 = [0, 0, 1];
 const FRONT_TEE: Vec3 = [200, -60, 470];
 const REAR_TEE: Vec3 = [2500, -60, 500];
 const MASTER: Vec3 = [500, -420, 450];
@@ -34,7 +38,7 @@ const layout = (id: string, name: string, draw: (s: Sketch) => void): Layout => 
   draw: (plan) => {
     const sketch = new Sketch(plan);
     draw(sketch);
-    return sketch.plan;
+    return withPurpose(sketch.plan);
   },
 });
 
@@ -75,10 +79,11 @@ export const LAYOUTS: readonly Layout[] = [
     ).entries()) {
       const circuit = s.circuit(name, 'brake', null, i ? 'copper' : 'fluid');
       const y = (side: string, mm: number): number => (side === 'left' ? -mm : mm);
-      const tee = s.part('tee', `Tee ${i + 1}`, [700, -300 + 120 * i, 470 + 60 * i], {
-        inlet: FORE,
-        left: FORE,
-        right: AFT,
+      const at: Vec3 = [300 + 460 * i, -300 + 120 * i, 470 + 60 * i];
+      const tee = s.put('tee', `Tee ${i + 1}`, {
+        inlet: [at, LEFT],
+        left: [addScaled(at, FORE, 25), FORE],
+        right: [addScaled(at, AFT, 25), AFT],
       });
       s.line(master, outlet, tee, 'inlet', circuit, i ? 'S' : 'F');
       s.line(
@@ -130,13 +135,20 @@ export const LAYOUTS: readonly Layout[] = [
   }),
   layout('clutch', 'Clutch only', clutchIn),
   layout('motorcycle', 'Motorcycle, front and rear', (s) => {
-    s.line(
-      s.part('master', 'Hand master', [150, 350, 1000], { outlet: FORE }),
-      'outlet',
-      s.part('caliper', 'Front caliper', [0, 90, 420], { 'hose end at bracket': AFT }),
-      'hose end at bracket',
+    const hand = s.part('master', 'Hand master', [150, 350, 1000], { outlet: DOWN });
+    const front = s.put('caliper', 'Front caliper', {
+      inlet: [[0, 90, 420], UP],
+      bleeder: [[0, 90, 440], UP],
+    });
+    // The fork goes up and down and turns: what leads to it bends.
+    s.hose(
+      'Hand master to front caliper',
       frontCircuit(s),
-      'F',
+      'ptfe-3',
+      { port: hand.ports[0]! },
+      { port: front.ports[0]! },
+      ['straight-swivel', 'straight-swivel'],
+      STILL,
     );
     s.line(
       s.part('master', 'Foot master', [900, 180, 420], { outlet: AFT }),

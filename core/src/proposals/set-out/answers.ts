@@ -152,7 +152,7 @@ const BY_VEHICLE: Record<Vehicle, Partial<Answers>> = {
     tyre: '195 R14',
     railsOverMm: 900,
     railHeightMm: 100,
-    railUnderMm: 400,
+    railUnderMm: 480,
     section: 'channel',
     kickUp: 'none',
     front: 'fixed',

@@ -1,6 +1,6 @@
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type PartBuilder, STILL } from './part-builder.ts';
+import { type Sketch, STILL } from '../layouts/index.ts';
 import {
   mastersOf,
   type From,
@@ -23,14 +23,14 @@ import {
 
 /** A tee on the side that the exhaust leaves free, and from it one brake in front and one behind, crosswise. */
 function addDiagonal(
-  s: PartBuilder,
+  s: Sketch,
   d: Dimensions,
   from: From,
   name: string,
   i: 0 | 1,
   [front, rear]: readonly [Axle, Axle],
 ): void {
-  const x = 700 + 120 * i;
+  const x = 820 - 120 * i;
   const y = (d.answers.exhaust === 'left' ? 1 : -1) * (d.rail.acrossMm - d.rail.widthMm / 2 - 80);
   const z = d.rail.midAt(x);
   const tee = s.put('tee', name, {
@@ -47,7 +47,7 @@ function addDiagonal(
 }
 
 /** Brakes of a car: two axles, two circuits. */
-export function car(s: PartBuilder, d: Dimensions): void {
+export function car(s: Sketch, d: Dimensions): void {
   const { master, split, front, rear, frontAxle, rearAxle, wheelbaseMm, clutch, job } = d.answers;
   const isDiagonal = split === 'diagonal';
   const axles = {
@@ -113,7 +113,7 @@ export function car(s: PartBuilder, d: Dimensions): void {
   if (clutch === 'hydraulic' || job === 'clutch') clutchOf(s, d);
 }
 
-function clutchOf(s: PartBuilder, d: Dimensions): void {
+function clutchOf(s: Sketch, d: Dimensions): void {
   const { engine, wheelbaseMm, masterAt, exhaust } = d.answers;
   const side: Side = masterAt.endsWith('left') ? -1 : 1;
   const circuitId = s.circuit('Clutch', 'clutch', null, 'slate');

@@ -3,7 +3,7 @@ import type { Motion } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Answers } from './answers.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type PartBuilder, STILL } from './part-builder.ts';
+import { type Sketch, STILL } from '../layouts/index.ts';
 import { AXLE_MM, HEAVE, KINGPIN_MM, LOCK_DEG } from './thing-shapes.ts';
 
 export const FORE: Vec3 = [-1, 0, 0];
@@ -88,7 +88,7 @@ const brakeAt = (d: Dimensions, { xMm, trackMm, brake }: Axle, side: Side): Vec3
 
 /** A brake behind a hose from a bracket on the rail beside it. */
 export function addHosedBrake(
-  s: PartBuilder,
+  s: Sketch,
   d: Dimensions,
   axle: Axle,
   side: Side,
@@ -115,7 +115,7 @@ export function addHosedBrake(
 
 /** A tee with a line to each of two brakes, fed from a port. */
 export function addTee(
-  s: PartBuilder,
+  s: Sketch,
   from: From,
   tee: Part,
   brakes: readonly Part[],
@@ -127,7 +127,7 @@ export function addTee(
 }
 
 /** Both brakes of an axle behind a tee on the member beside it. */
-function independent(s: PartBuilder, d: Dimensions, axle: Axle, from: From): void {
+function independent(s: Sketch, d: Dimensions, axle: Axle, from: From): void {
   const isFront = axle.xMm === 0;
   const x = isFront ? 250 : axle.xMm - (d.answers.engine === 'rear' ? 640 : 140);
   const z = isFront ? d.rail.midAt(x) : d.rail.topAt(x) + 40;
@@ -141,7 +141,7 @@ function independent(s: PartBuilder, d: Dimensions, axle: Axle, from: From): voi
 }
 
 /** One hose from the frame to a tee on a solid axle, and tube along the axle. */
-export function solid(s: PartBuilder, d: Dimensions, axle: Axle, from: From): void {
+export function solid(s: Sketch, d: Dimensions, axle: Axle, from: From): void {
   const isFront = axle.xMm === 0;
   const bracketX = isFront ? 190 : axle.xMm - 130;
   const away = d.answers.exhaust === 'left' ? 1 : -1;
@@ -196,12 +196,12 @@ export function solid(s: PartBuilder, d: Dimensions, axle: Axle, from: From): vo
   }
 }
 
-export const axleOf = (s: PartBuilder, d: Dimensions, axle: Axle, from: From): void =>
+export const axleOf = (s: Sketch, d: Dimensions, axle: Axle, from: From): void =>
   axle.isSolid ? solid(s, d, axle, from) : independent(s, d, axle, from);
 
 /** Makes the masters. Those under the floor draw from a reservoir on the bulkhead, by hoses. */
 export function mastersOf(
-  s: PartBuilder,
+  s: Sketch,
   d: Dimensions,
   names: readonly (readonly [name: string, outlets: readonly string[]])[],
 ): Part[] {
@@ -254,7 +254,7 @@ const feedName = (outlet: string, outlets: readonly string[]): string =>
 
 /** A reservoir over masters that have none of their own, with a chamber for each. */
 export function addFeed(
-  s: PartBuilder,
+  s: Sketch,
   d: Dimensions,
   masters: readonly Part[],
   circuitOf: (feed: Port) => string,

@@ -2,7 +2,7 @@ import type { Circuit, Plan } from '../../plan/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Answers } from './answers.ts';
 import type { Dimensions } from './dimensions.ts';
-import { PartBuilder, STILL } from './part-builder.ts';
+import { Sketch, STILL, withPurpose } from '../layouts/index.ts';
 import {
   type From,
   UP,
@@ -23,7 +23,7 @@ import { motorcycle } from './motorcycle-circuits.ts';
 /** A port's place is guessed to this, 1σ, mm. */
 const GUESS_MM = 60;
 
-function trailer(s: PartBuilder, d: Dimensions): void {
+function trailer(s: Sketch, d: Dimensions): void {
   const circuitId = s.circuit('Trailer brakes', 'brake', null, 'fluid');
   const actuator = s.put('actuator', 'Actuator', {
     outlet: [[250, 0, d.rail.midAt(1500) + 120], AFT],
@@ -54,7 +54,7 @@ function trailer(s: PartBuilder, d: Dimensions): void {
   }
 }
 
-function aircraft(s: PartBuilder, d: Dimensions): void {
+function aircraft(s: Sketch, d: Dimensions): void {
   const { wheelbaseMm: wb, railUnderMm: under } = d.answers;
   for (const [i, side] of SIDES.entries()) {
     const name = side < 0 ? 'Left' : 'Right';
@@ -89,7 +89,7 @@ function aircraft(s: PartBuilder, d: Dimensions): void {
   }
 }
 
-const WORK: Record<Answers['vehicle'], (s: PartBuilder, d: Dimensions) => void> = {
+const WORK: Record<Answers['vehicle'], (s: Sketch, d: Dimensions) => void> = {
   van: car,
   pickup: car,
   unibody: car,
@@ -101,7 +101,7 @@ const WORK: Record<Answers['vehicle'], (s: PartBuilder, d: Dimensions) => void> 
 
 /** The plan with parts, hoses and lines in it; each line runs straight across until it is led. */
 export function buildCircuits(plan: Plan, d: Dimensions): Plan {
-  const s = new PartBuilder({ ...plan, circuits: [] as readonly Circuit[] }, GUESS_MM);
+  const s = new Sketch({ ...plan, circuits: [] as readonly Circuit[] }, GUESS_MM);
   WORK[d.answers.vehicle](s, d);
-  return s.plan;
+  return withPurpose(s.plan);
 }

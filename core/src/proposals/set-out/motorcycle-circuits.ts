@@ -1,7 +1,7 @@
 import type { Motion } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type PartBuilder, STILL } from './part-builder.ts';
+import { type Sketch, STILL } from '../layouts/index.ts';
 import { HEAVE } from './thing-shapes.ts';
 import {
   UP,
@@ -16,7 +16,7 @@ import {
   SLIDES_MM,
 } from './circuit-parts.ts';
 
-export function motorcycle(s: PartBuilder, d: Dimensions): void {
+export function motorcycle(s: Sketch, d: Dimensions): void {
   const { wheelbaseMm: wb, railUnderMm: under, railsOverMm, rear, exhaust } = d.answers;
   const [front, back] = [
     s.circuit('Front brake', 'brake', 'front', 'fluid'),
@@ -47,7 +47,9 @@ export function motorcycle(s: PartBuilder, d: Dimensions): void {
   // The rear brake stands on the side that the exhaust leaves free.
   const side: Side = exhaust === 'right' ? -1 : 1;
   const y = side * (railsOverMm / 2 + 25);
-  const foot = s.put('master', 'Foot master', { outlet: [[wb - 560, y, under + 120], UP] });
+  const foot = s.put('master', 'Foot master', {
+    outlet: [[wb - 520, y + 45 * side, under + 120], UP],
+  });
   s.change({ ...foot, figures: { freePlayMm: FREE_PLAY_MM, reservoirMl: 20, levelMm: 760 } });
   const seat: Vec3 = [wb - 130, side * (80 + d.tyreWidthMm / 2), d.hubMm + 90];
   const rearPart = s.put('caliper', 'Rear caliper', {

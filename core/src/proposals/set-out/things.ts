@@ -1,7 +1,9 @@
 import type { Thing } from '../../shape/obstacles/index.ts';
-import type { Vec3 } from '../../lib/vec/index.ts';
+import { radians, type Vec3 } from '../../lib/vec/index.ts';
 import type { Dimensions } from './dimensions.ts';
 import {
+  AXLE_MM,
+  HEAVE,
   OVER_RAILS_MM,
   across,
   thing,
@@ -16,6 +18,37 @@ import {
   beam,
 } from './thing-shapes.ts';
 import { motorcycle } from './motorcycle-things.ts';
+
+/** An exhaust over a solid axle keeps its distance from the tube on that axle at full bump. */
+const CLEAR_OF_AXLE_MM = AXLE_MM / 2 + 25 + HEAVE[1] + 150 + 55 / 2;
+/** So much higher, for each mm off the middle, an axle's end stands when it is rolled. */
+const ROLLED = Math.sin(radians(3));
+
+function exhaustPath(d: Dimensions, tail: number): Vec3[] {
+  const { engine, exhaust, rearAxle, wheelbaseMm: wb } = d.answers;
+  const mid = d.rail.midAt(800);
+  const side = exhaust === 'left' ? -1 : 1;
+  const y = side * Math.max(120, d.rail.acrossMm - d.rail.widthMm / 2 - 90);
+  const z = mid - 10;
+  const overAxle = Math.max(d.rail.midAt(wb), d.hubMm + CLEAR_OF_AXLE_MM + ROLLED * Math.abs(y));
+  return engine === 'rear'
+    ? [
+        [wb - 300, side * 150, z + 300],
+        [wb - 100, side * 150, z + 320],
+        [wb + 500, side * 150, z + 320],
+      ]
+    : [
+        engine === 'across' ? [tail - 40, side * 120, z + 80] : [tail - 200, side * 230, z + 130],
+        [tail + 120, y, z],
+        ...(rearAxle === 'solid'
+          ? ([
+              [wb - 500, y, z],
+              [wb - 300, y, overAxle],
+              [wb + 500, y, overAxle],
+            ] as const)
+          : ([[wb + 500, y, z]] as const)),
+      ];
+}
 
 /** Engine, gearbox, shaft and exhaust of a vehicle that has them. */
 function drive(d: Dimensions): Thing[] {
@@ -70,32 +103,12 @@ function drive(d: Dimensions): Thing[] {
       ),
     );
   }
-  if (exhaust !== 'none') {
-    const side = exhaust === 'left' ? -1 : 1;
-    const y = side * Math.max(120, d.rail.acrossMm - d.rail.widthMm / 2 - 90);
-    const z = mid - 10;
-    const path: Vec3[] =
-      engine === 'rear'
-        ? [
-            [wb - 300, side * 150, z + 300],
-            [wb - 100, side * 150, z + 320],
-            [wb + 500, side * 150, z + 320],
-          ]
-        : [
-            engine === 'across'
-              ? [tail - 40, side * 120, z + 80]
-              : [tail - 200, side * 230, z + 130],
-            [tail + 120, y, z],
-            ...(rearAxle === 'solid'
-              ? ([
-                  [wb - 500, y, z],
-                  [wb - 300, y, d.rail.midAt(wb)],
-                  [wb + 500, y, d.rail.midAt(wb)],
-                ] as const)
-              : ([[wb + 500, y, z]] as const)),
-          ];
-    found.push(thing('exhaust', 'Exhaust', 'exhaust', pipe(path, 55), { surfaceC: EXHAUST_C }));
-  }
+  if (exhaust !== 'none')
+    found.push(
+      thing('exhaust', 'Exhaust', 'exhaust', pipe(exhaustPath(d, tail), 55), {
+        surfaceC: EXHAUST_C,
+      }),
+    );
   return found;
 }
 

@@ -213,10 +213,10 @@ export const airNetworkOf = derive(
           heightMm: ports.get(portId)!.fixed.atMm[2],
         };
       }),
-      outlets: net.outlets.map(({ at, portId, partId }) => {
+      outlets: net.outlets.map(({ at, portId, partId, levelMm }) => {
         const master = partOf.get(partId)!;
         const strokeMl = strokeOf(plan, work.work, master, axleOf(at)).ml;
-        const heightMm = master.figures.levelMm ?? ports.get(portId)!.fixed.atMm[2];
+        const heightMm = levelMm ?? ports.get(portId)!.fixed.atMm[2];
         // A chamber holds about what its stroke sends; the reservoir is kept up while it is bled.
         return {
           at,

@@ -4,14 +4,12 @@ import {
   keptFrom,
   obstacleOf,
   obstaclesOf,
-  thingAt,
   type Obstacle,
   type Thing,
 } from '../../shape/obstacles/index.ts';
 import {
   judge,
   mover,
-  partOf,
   posesOf,
   type Clamp,
   type HoseVerdict,
@@ -22,7 +20,7 @@ import {
   type Shape,
 } from '../../shape/rod/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import type { HoseEnd, PortView } from '../../plan/index.ts';
+import { posedThing, type HoseEnd, type PortView } from '../../plan/index.ts';
 import { hoseFittingById, type HoseStock } from '../../trade/stock/index.ts';
 import { neighbor } from './neighbor.ts';
 import {
@@ -90,14 +88,6 @@ export function clampAt(motion: Motion, { clamp }: EndPlace, pose: Pose): Clamp 
     moved && { pointMm: moved.place(clamp.pointMm), direction: moved.direction(clamp.direction) }
   );
 }
-
-/** A thing as it stands while a hose's end is in a pose. */
-export const posedThing = (thing: Thing, pose: Pose): Thing =>
-  thingAt(thing, (travel) => ({
-    heaveMm: partOf(pose.heave, travel.heaveMm),
-    rollDeg: pose.roll * travel.rollDeg,
-    lockDeg: pose.lock * travel.lockDeg,
-  }));
 
 interface Around {
   /** Heat is no matter of length: it is told apart from what a hose touches. */

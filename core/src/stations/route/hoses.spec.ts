@@ -345,7 +345,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     ],
     ['hose-kinks', 'caution', { orderMm: 315 }, true],
     ['hose-kinks', 'stop', { orderMm: 300 }, true],
-    ['hose-rubs', 'stop', {}, false],
+    ['hose-rubs', 'caution', {}, false],
     [
       'hose-twisted',
       'caution',

@@ -2,7 +2,6 @@ export { hoseView, type HoseView } from './hose-view.ts';
 export {
   clampAt,
   placeEnd,
-  posedThing,
   sweep,
   type EndPlace,
   type HoseNear,

@@ -1,3 +1,5 @@
+import type { FluidFamily } from './fluids.ts';
+
 /** How a hose takes fluid under pressure. */
 export type HoseClass = 'regular' | 'low-expansion' | 'braided-ptfe' | 'feed';
 export const HOSE_CLASS_NAMES: Record<HoseClass, string> = {
@@ -26,6 +28,8 @@ export interface HoseStock {
   readonly burstMPa: number;
   /** Made for brakes; fuel hose and the like are known here since they are found on vehicles. */
   readonly brakeClass: boolean;
+  /** Fluids that its liner stands: rubber for brakes that of glycol and silicone, PTFE all. Common practice; the maker's sheet comes first. */
+  readonly stands: readonly FluidFamily[];
   /** Years after which it is renewed, whatever it looks like. */
   readonly lifeYears: number;
   readonly source: string;
@@ -47,39 +51,42 @@ const MAKERS = 'common practice; the maker’s sheet comes first';
 /** What any brake hose must hold for two minutes: 4,000 psi. Source: 49 CFR 571.106 S5.3 (from memory). */
 export const HOSE_HOLDS_MPA = 27.6;
 
+const RUBBER: readonly FluidFamily[] = ['glycol', 'silicone'];
+const PTFE: readonly FluidFamily[] = ['glycol', 'silicone', 'mineral'];
+
 /** Hose by size and class. Radii: common practice, by the size that trades under the name. */
 export const HOSES: readonly HoseStock[] = [
   {
     id: 'rubber-1-8', name: '1/8 in rubber', kind: 'regular', boreMm: 3.2, odMm: 10.5, minRadiusMm: 50,
-    expansion: points([1000, 0.66], [1500, 0.79], [2900, 1.21]), burstMPa: 48.3, brakeClass: true, lifeYears: 6, source: LAW,
+    expansion: points([1000, 0.66], [1500, 0.79], [2900, 1.21]), burstMPa: 48.3, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW,
   },
   {
     id: 'rubber-low-1-8', name: '1/8 in rubber, low expansion', kind: 'low-expansion', boreMm: 3.2, odMm: 10.5, minRadiusMm: 50,
-    expansion: points([1000, 0.33], [1500, 0.42], [2900, 0.61]), burstMPa: 48.3, brakeClass: true, lifeYears: 6, source: LAW,
+    expansion: points([1000, 0.33], [1500, 0.42], [2900, 0.61]), burstMPa: 48.3, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW,
   },
   {
     id: 'rubber-3-16', name: '3/16 in rubber', kind: 'regular', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
-    expansion: points([1000, 0.86], [1500, 1.02]), burstMPa: 34.5, brakeClass: true, lifeYears: 6, source: LAW_WIDE,
+    expansion: points([1000, 0.86], [1500, 1.02]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
   },
   {
     id: 'rubber-low-3-16', name: '3/16 in rubber, low expansion', kind: 'low-expansion', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
-    expansion: points([1000, 0.55], [1500, 0.72]), burstMPa: 34.5, brakeClass: true, lifeYears: 6, source: LAW_WIDE,
+    expansion: points([1000, 0.55], [1500, 0.72]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
   },
   {
     id: 'ptfe-3', name: '-3 braided PTFE', kind: 'braided-ptfe', boreMm: 3.2, odMm: 6.2, minRadiusMm: 38,
-    expansion: points([1000, 0.07], [1500, 0.11], [2900, 0.23]), burstMPa: 48.3, brakeClass: true, lifeYears: 10, source: MAKERS,
+    expansion: points([1000, 0.07], [1500, 0.11], [2900, 0.23]), burstMPa: 48.3, brakeClass: true, stands: PTFE, lifeYears: 10, source: MAKERS,
   },
   {
     id: 'ptfe-4', name: '-4 braided PTFE', kind: 'braided-ptfe', boreMm: 5.6, odMm: 8.2, minRadiusMm: 51,
-    expansion: points([1000, 0.16], [1500, 0.25], [2900, 0.5]), burstMPa: 48.3, brakeClass: true, lifeYears: 10, source: MAKERS,
+    expansion: points([1000, 0.16], [1500, 0.25], [2900, 0.5]), burstMPa: 48.3, brakeClass: true, stands: PTFE, lifeYears: 10, source: MAKERS,
   },
   {
     id: 'feed-8', name: '8 mm reservoir hose', kind: 'feed', boreMm: 8, odMm: 14, minRadiusMm: 60,
-    expansion: points(), burstMPa: 2, brakeClass: true, lifeYears: 6, source: MAKERS,
+    expansion: points(), burstMPa: 2, brakeClass: true, stands: RUBBER, lifeYears: 6, source: MAKERS,
   },
   {
     id: 'fuel-6', name: '6 mm fuel hose', kind: 'regular', boreMm: 6, odMm: 12, minRadiusMm: 50,
-    expansion: points(), burstMPa: 4, brakeClass: false, lifeYears: 6, source: MAKERS,
+    expansion: points(), burstMPa: 4, brakeClass: false, stands: RUBBER, lifeYears: 6, source: MAKERS,
   },
 ]; // prettier-ignore
 

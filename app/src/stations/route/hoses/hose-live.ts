@@ -1,4 +1,5 @@
-import { clampAt, type HoseState, type HoseView, posedThing } from '@firm-line/core/stations/route';
+import { posedThing } from '@firm-line/core/plan';
+import { clampAt, type HoseState, type HoseView } from '@firm-line/core/stations/route';
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { judge, mover, type Pose, type Settled } from '@firm-line/core/shape/rod';
 import { addScaled, distance, type Vec3 } from '@firm-line/core/lib/vec';

@@ -1,7 +1,8 @@
 import { fluidOfWork, partsOf } from '../../../stations/fill/index.ts';
-import type { Part } from '../../../plan/index.ts';
+import { components, type Network } from '../../../physics/flow-graph/index.ts';
+import { fluidFor, type Part, type Plan } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
-import type { Fluid } from '../../../trade/stock/index.ts';
+import { fluidById, type Fluid } from '../../../trade/stock/index.ts';
 import { wholeView } from '../../rule-kit/whole-view.ts';
 
 /** What a rule reads that asks for the fluid in a part. */
@@ -27,4 +28,19 @@ export function fluidAt(
     fluid: fluidOfWork(whole, work?.work ?? 'brake'),
     reservoirs: work?.reservoirs ?? [],
   };
+}
+
+/** The fluid that reaches ports: that of what they share it with, back to the reservoir. */
+export function fluidReaching(
+  portIds: readonly (string | null)[],
+  { network, plan }: { readonly network: Network; readonly plan: Pick<Plan, 'parts' | 'filling'> },
+): Fluid {
+  const group = components(network);
+  const groupOf = (id: string | null): number | undefined =>
+    id === null ? undefined : group[network.index.get(id) ?? -1];
+  const own = new Set(portIds.flatMap((id) => groupOf(id) ?? []));
+  const parts = plan.parts.filter(({ ports }) =>
+    ports.some(({ id }) => own.has(groupOf(id) ?? -1)),
+  );
+  return fluidById(fluidFor(plan, parts))!;
 }

@@ -7,6 +7,7 @@ import { drumsUnset } from './drums-unset.ts';
 import { padsOut } from './pads-out.ts';
 import { benchOpen } from './bench-open.ts';
 import { jointLooseFilled } from './joint-loose-filled.ts';
+import { gravityUphill } from './gravity-uphill.ts';
 import { orderNotSheet } from './order-not-sheet.ts';
 import { reservoirShort } from './reservoir-short.ts';
 import { fluidUnknown } from './fluid-unknown.ts';
@@ -28,6 +29,7 @@ export const FILL_RULES = [
   fluidSources,
   fluidUnknown,
   notBled,
+  gravityUphill,
   orderNotSheet,
   reservoirShort,
   airStays,

@@ -11,6 +11,9 @@ import type { Fix } from '../../define-rule.ts';
 /** So much of a hose, and of what meets or leaves it at its seat, may lie close together, mm. Common practice. */
 export const MEETS_MM = 90;
 
+/** How well the place of a hose between its ends is known, mm. Ours, said to be a judgement. */
+export const SHAPE_MM = 5;
+
 /** The state of those given in which a figure is least; null where none is given. */
 export const leastOf = (
   states: readonly HoseState[],

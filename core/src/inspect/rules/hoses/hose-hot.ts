@@ -1,4 +1,5 @@
-import { leastOf } from './_shared.ts';
+import { leastOf, SHAPE_MM } from './_shared.ts';
+import { severity } from '../../rule-kit/severity.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -15,7 +16,7 @@ export const hoseHot = defineRule({
     const { thing, distanceMm, wantedMm } = worst.hot!;
     const { full, bare } = lengthWords(view);
     return {
-      level: distanceMm < wantedMm / 2 ? 'stop' : 'caution',
+      level: severity(distanceMm, wantedMm, SHAPE_MM, { slight: 2, grave: wantedMm / 2 })!.level,
       text: `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required. Route it elsewhere, or shield it as the hose maker says.`,
     };
   },

@@ -1,3 +1,4 @@
+import { hoseFluid } from './hose-fluid.ts';
 import { feedBare } from './feed-bare.ts';
 import { feedFalls } from './feed-falls.ts';
 import { hoseAged } from './hose-aged.ts';
@@ -41,4 +42,5 @@ export const HOSES_RULES = [
   feedFalls,
   feedBare,
   hosesUnlike,
+  hoseFluid,
 ] as const;

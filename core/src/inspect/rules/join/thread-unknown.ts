@@ -31,7 +31,7 @@ export const threadUnknown = defineRule({
         level: 'note',
         place: atPort ? { kind: 'port', id: atPort.port.id } : first.place,
         where: atPort ? `${atPort.part.name}, ${atPort.port.name}` : first.name,
-        text: `${unknown.length === 1 ? `${own} are` : `${own} and those of ${unknown.length - 1} more joints are`} not entered, so those joints cannot be checked.`,
+        text: `${unknown.length === 1 ? `${own} are` : `${own} and those of ${unknown.length - 1} more ${unknown.length === 2 ? 'joint' : 'joints'} are`} not entered, so those joints cannot be checked.`,
       },
     ];
   },

@@ -4,7 +4,7 @@ import { endStraights } from '../route/end-straight.ts';
 export const flareBeforeBend = endStraights(
   'flare-before-bend',
   'make',
-  'note',
+  () => 'note',
   'flare-first',
   ({ line, end, straight, needed }) =>
     end === 'b' && line.card!.flareBBefore !== null

@@ -1,3 +1,4 @@
+import { dieTight } from './die-tight.ts';
 import { benderSize } from './bender-size.ts';
 import { changedAfterMade } from './changed-after-made.ts';
 import { cutUnsure } from './cut-unsure.ts';
@@ -27,4 +28,5 @@ export const MAKE_RULES = [
   orderWrong,
   orderLate,
   washersFew,
+  dieTight,
 ] as const;

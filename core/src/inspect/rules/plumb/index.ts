@@ -14,6 +14,7 @@ import { freePlay } from './free-play.ts';
 import { levelUnknown } from './level-unknown.ts';
 import { masterDry } from './master-dry.ts';
 import { masterShared } from './master-shared.ts';
+import { modulatorTuning } from './modulator-tuning.ts';
 import { noParkingBrake } from './no-parking-brake.ts';
 import { oneCircuit } from './one-circuit.ts';
 import { partUnfed } from './part-unfed.ts';
@@ -23,6 +24,7 @@ import { residualMissing } from './residual-missing.ts';
 import { residualNeedless } from './residual-needless.ts';
 import { residualWrong } from './residual-wrong.ts';
 import { rolesSwapped } from './roles-swapped.ts';
+import { twinLeading } from './twin-leading.ts';
 import { valveBackwards } from './valve-backwards.ts';
 import { valveMisplaced } from './valve-misplaced.ts';
 import { purposeUnknown } from './purpose-unknown.ts';
@@ -44,6 +46,7 @@ export const PLUMB_RULES = [
   actuatorPressure,
   slavesSized,
   reservoirLow,
+  twinLeading,
   valveBackwards,
   valveMisplaced,
   masterDry,
@@ -56,5 +59,6 @@ export const PLUMB_RULES = [
   purposeUnknown,
   levelUnknown,
   freePlay,
+  modulatorTuning,
   noParkingBrake,
 ] as const;

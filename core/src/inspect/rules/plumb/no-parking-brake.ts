@@ -1,20 +1,31 @@
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
-/** What holds by pressure leaks down and shrinks as it cools. Common practice. */
+const HELD = 'Held pressure leaks down, and drops as the fluid cools.';
+
+/** What holds by pressure leaks down and shrinks as it cools; an aircraft is chocked and tied down. Common practice. */
 export const noParkingBrake = defineRule({
   id: 'no-parking-brake',
   station: 'plumb',
   about: 'plan',
-  reads: ['plan.parking', 'plan.parts'],
-  judge: (view) =>
+  reads: ['pedals', 'plan.parking', 'plan.parts'],
+  judge: ({ pedals, plan }) => {
     // Once a parking brake is set down, that is what is judged.
-    (view.plan.parking ? [] : view.plan.parts)
-      .filter((part) => part.kind === 'handbrake-cylinder' || part.kind === 'parking-valve')
-      .map((part): Finding => ({
+    const holding = plan.parking
+      ? []
+      : plan.parts.filter(({ kind }) => kind === 'handbrake-cylinder' || kind === 'parking-valve');
+    const [first] = holding;
+    if (!first) return [];
+    const isAircraft = [...pedals.values()].some((pedal) => pedal.startsWith('toe'));
+    return [
+      {
         level: 'note',
-        place: onPart(part),
-        where: part.name,
-        text: 'Held pressure is no parking brake: it leaks down, and drops as the fluid cools. Keep a mechanical parking brake.',
-      })),
+        place: onPart(first),
+        where: holding.map(({ name }) => name).join(', '),
+        text: isAircraft
+          ? `${HELD} Set it to keep the aircraft where it stands for a short time, and chock the wheels or tie it down before you leave it.`
+          : `${HELD} It is no parking brake: keep a mechanical one.`,
+      } satisfies Finding,
+    ];
+  },
 });

@@ -13,28 +13,23 @@ export const residualMissing = defineRule({
   judge: (view) => {
     const { full } = lengthWords(view);
     const missing = view.residuals.filter((of) => of.wanted?.wantedMPa && !of.has.length);
-    // Of drums on one master it is one valve.
-    const once = missing.filter(
-      (of, i) =>
-        of.kind === 'disc' ||
-        missing.findIndex((a) => a.kind === 'drum' && a.master === of.master) === i,
+    // Of brakes of one kind on one master it is one valve.
+    const firsts = missing.filter(
+      (of, i) => missing.findIndex((a) => a.kind === of.kind && a.master === of.master) === i,
     );
-    return once.flatMap((of): Finding[] => {
-      const names = missing
-        .filter(({ kind, master }) => kind === 'drum' && master === of.master)
-        .map(({ part }) => part.name);
-      const disc = of.kind === 'disc';
-      const level = full(of.topMm - (of.levelMm ?? 0));
-      return [
-        {
-          level: disc ? 'caution' : 'note',
-          place: onPart(of.part),
-          where: disc ? of.part.name : names.join(' and '),
-          text: disc
-            ? `The fluid in ${of.master.name} stands ${level} below the top of this caliper and drains back. Fit a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
+    return firsts.map(({ part, kind, master, levelMm }): Finding => {
+      const own = missing.filter((of) => of.kind === kind && of.master === master);
+      const below = full(Math.max(...own.map(({ topMm }) => topMm)) - (levelMm ?? 0));
+      const calipers = own.length === 1 ? 'this caliper' : 'these calipers';
+      return {
+        level: kind === 'disc' ? 'caution' : 'note',
+        place: onPart(part),
+        where: own.map(({ part: { name } }) => name).join(' and '),
+        text:
+          kind === 'disc'
+            ? `The fluid in ${master.name} stands ${below} below the top of ${calipers} and drains back. Fit a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
             : `Drums usually need a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep the cups pressed out, and there is none. Cup expanders do without one: check which you have.`,
-        },
-      ];
+      };
     });
   },
 });

@@ -1,45 +1,28 @@
-import { derive } from '../../../lib/derive/index.ts';
 import {
   LEAST_KEPT_MM,
   lineSpace,
   lineView,
+  mountedOn,
   type LineView,
   type Near,
   type Plan,
 } from '../../../plan/index.ts';
-import { gapTo, obstaclesOf, type Nature, type Obstacle } from '../../../shape/obstacles/index.ts';
+import { obstaclesOf, type Nature } from '../../../shape/obstacles/index.ts';
 
 import { add, scale, type Vec3 } from '../../../lib/vec/index.ts';
 import { defineRule, type Finding, type Fix, type Rule } from '../../define-rule.ts';
-import { severity, type Grades } from '../../rule-kit/severity.ts';
+import { LEADS, severity, type Grades } from '../../rule-kit/severity.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
-
-/** How near a port must lie to a thing to be mounted on it, mm. Common practice. */
-const ON_MM = 30;
 
 /** What decides how near a line comes to anything. */
 export type Surrounded = Bent & {
   readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units' | 'ownUnits'>;
 };
-const bodies = derive(
-  'things standing still',
-  (things: Plan['things']) => [things],
-  (things) => obstaclesOf({ things: things.map((thing) => ({ ...thing, travel: null })) }),
-);
-/** Things that each end of a line is mounted on, as they stand. */
-const mounted = derive(
-  'mounted on',
-  ({ nodesMm }: LineView, obstacles: readonly Obstacle[]) => [nodesMm, obstacles],
-  (nodesMm, obstacles): readonly [ReadonlySet<string>, ReadonlySet<string>] => {
-    const on = (at: Vec3 | undefined): ReadonlySet<string> =>
-      new Set(at ? obstacles.flatMap((o) => (gapTo(o, at, at, ON_MM) ? [o.thing.id] : [])) : []);
-    return [on(nodesMm[0]), on(nodesMm.at(-1))];
-  },
-);
 export const mountedOnBoth = (
   { plan }: { readonly plan: Pick<Plan, 'things'> },
   line: LineView,
-): readonly [ReadonlySet<string>, ReadonlySet<string>] => mounted(line, bodies(plan.things));
+): readonly [ReadonlySet<string>, ReadonlySet<string>] =>
+  mountedOn(line.nodesMm, obstaclesOf(plan));
 
 const tooNear = ({ distanceMm, wantedMm }: Near): boolean =>
   distanceMm < wantedMm - 1e-6 || (wantedMm === 0 && distanceMm === 0);
@@ -132,13 +115,8 @@ function underSleeve(view: Surrounded, line: LineView, near: Near): Fix | undefi
 }
 
 /** How well a line's place is known, mm: as its less certain end. */
-const placeSigmaMm = ({ ports }: LineView): number =>
+export const placeSigmaMm = ({ ports }: LineView): number =>
   Math.max(0, ...[ports.a, ports.b].flatMap((at) => at?.fixed.sigmaMm ?? []));
-const WORDS = {
-  'just inside': 'Just inside: ',
-  'too close': '',
-  'will touch': 'It will touch: ',
-} as const;
 
 /** A rule about things of one nature that lines come too near to; in a reserved zone nothing stands yet. */
 export const nearness = (
@@ -158,13 +136,15 @@ export const nearness = (
       const sigmaOf = ({ thing }: Near): number =>
         nature === 'hot' && !thing.travel ? Infinity : placeSigmaMm(line);
       return tooNearOf(view, line, nature).map((near): Finding => {
-        const { distanceMm, wantedMm, atMm, thing } = near;
+        const { distanceMm, wantedMm, atMm, thing, state } = near;
+        const when = state && state !== 'ride' ? `At ${state}: ` : '';
         const graded =
           grades === 'reserved' ? null : severity(distanceMm, wantedMm, sigmaOf(near), grades);
         const text =
-          distanceMm > 0
-            ? `${graded ? WORDS[graded.grade] : ''}${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required${why(near)}.`
-            : `The line runs into ${thing.name} at ${full(atMm)} of its length${why(near)}.`;
+          when +
+          (distanceMm > 0
+            ? `${graded ? LEADS[graded.grade] : ''}${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required${why(near)}.`
+            : `The line runs into ${thing.name} at ${full(atMm)} of its length${why(near)}.`);
         return {
           // What touches metal rubs through or burns.
           level: graded?.level ?? (grades === 'reserved' ? 'caution' : 'stop'),

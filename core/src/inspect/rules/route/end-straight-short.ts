@@ -1,10 +1,15 @@
+import { severity } from '../../rule-kit/severity.ts';
 import { endStraights } from './end-straight.ts';
+
+/** A shoe still holds with so much of it off the tube, mm. Ours, said to be a judgement. */
+const GIVES_MM = 1;
 
 /** Beside the nut the bender's shoe must find straight tube to hold. Common practice. */
 export const endStraightShort = endStraights(
   'end-straight-short',
   'route',
-  'stop',
+  (straightMm, neededMm) =>
+    severity(straightMm, neededMm, 0, { slight: 0, grave: neededMm - GIVES_MM })?.level ?? 'stop',
   'short',
   ({ straight, needed }) => `The end straight is ${straight}; nut and bender shoe need ${needed}.`,
 );

@@ -34,7 +34,7 @@ interface Short {
 export const endStraights = (
   id: string,
   station: Station,
-  level: Finding['level'],
+  levelOf: (straightMm: number, neededMm: number) => Finding['level'],
   room: EndClearance,
   say: (found: Short) => string,
 ): Rule =>
@@ -47,6 +47,7 @@ export const endStraights = (
       const found = line.card?.room[end];
       if (found?.room !== room) return null;
       const { bare, full } = lengthWords(view);
+      const level = levelOf(found.straightMm, found.neededMm);
       const text = say({
         line,
         end,
@@ -56,7 +57,7 @@ export const endStraights = (
       return {
         level,
         text,
-        ...(level === 'stop'
+        ...(level !== 'note'
           ? { fix: () => lengthened(view, line, end, found.straightMm, bare) }
           : {}),
       };

@@ -1,9 +1,14 @@
 import { boxOf, gapTo, solidsOf } from '../../../shape/obstacles/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { placeSigmaMm } from './_nearness.ts';
+import { severity } from '../../rule-kit/severity.ts';
 import { lengthWords, nodeNear, onLine } from '../../rule-kit/places.ts';
 
 /** How near a line lies to the axle that it is clipped to, mm. Common practice. */
 const ON_AXLE_MM = 80;
+
+/** So little below them is no more than a clip or a nut stands out, mm; the ground never makes it a stop. Ours, said to be a judgement. */
+const SLIGHT_OF = { slight: 5, grave: -Infinity };
 
 /** Below the rails a line is the first thing that the ground meets. */
 export const hangsLow = defineRule({
@@ -27,11 +32,12 @@ export const hangsLow = defineRule({
       if (below > worst && !axles.some((axle) => gapTo(axle, p, p, ON_AXLE_MM)))
         [worst, at] = [below, run];
     }
-    if (worst < 1) return [];
+    const graded = severity(-worst, 0, placeSigmaMm(line), SLIGHT_OF);
+    if (!graded || worst < 1) return [];
     const text = `The line hangs ${lengthWords(view).full(worst)} below the rails. Keep it above their lower face.`;
     return [
       {
-        level: 'caution',
+        level: graded.level,
         place: onLine(line, nodeNear(line, at)),
         where: line.line.name,
         text,

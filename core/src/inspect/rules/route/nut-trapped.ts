@@ -4,7 +4,7 @@ import { endStraights } from './end-straight.ts';
 export const nutTrapped = endStraights(
   'nut-trapped',
   'route',
-  'stop',
+  () => 'stop',
   'trapped',
   ({ straight, needed }) =>
     `The end straight is ${straight}, and the nut alone needs ${needed}. It would be trapped between two bends.`,

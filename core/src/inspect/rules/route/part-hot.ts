@@ -3,6 +3,7 @@ import { boxOf, gapTo, keptFrom, solidsOf, type Thing } from '../../../shape/obs
 import type { Port } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
+import { LEADS, severity } from '../../rule-kit/severity.ts';
 
 /** How wide what drips spreads, mm. Common practice. */
 const DRIP_MM = 25;
@@ -48,12 +49,15 @@ export const partHot = defineRule({
     const finding = (level: Finding['level'], port: Port, text: string): Finding[] => [
       { level, place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`, text },
     ];
-    if (near)
+    if (near) {
+      const sigmaMm = Math.max(...view.ports.get(near.port.id)!.fixed.sigmaMm);
+      const graded = severity(near.mm, near.wanted, sigmaMm, { slight: 2, grave: 10 })!;
       return finding(
-        near.mm > 0 ? 'caution' : 'stop',
+        graded.level,
         near.port,
-        `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} required. Its fluid can boil and its seals harden. A heat shield halves the distance needed.`,
+        `${near.mm > 0 ? LEADS[graded.grade] : ''}${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} required. Its fluid can boil and its seals harden. A heat shield halves the distance needed.`,
       );
+    }
     const over = ports.flatMap(({ port, at }) =>
       hot
         .filter((obstacle) => gapTo(obstacle, at, [at[0], at[1], 0], DRIP_MM))

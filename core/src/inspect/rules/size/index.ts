@@ -1,3 +1,4 @@
+import { tubeStrength } from './tube-strength.ts';
 import { boosterWeak } from './booster-weak.ts';
 import { clutchTravel } from './clutch-travel.ts';
 import { drawingDiffers } from './drawing-differs.ts';
@@ -45,4 +46,5 @@ export const SIZE_RULES = [
   overRating,
   figureUnlikely,
   figuresGuessed,
+  tubeStrength,
 ] as const;

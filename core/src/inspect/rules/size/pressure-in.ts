@@ -11,7 +11,7 @@ export const PRESSURE_READ = [
   'works',
 ] as const;
 
-/** Most pressure that a circuit comes to by the plan's figures, MPa; 0 where none are begun. */
+/** Most pressure that a circuit comes to, MPa, with the most force that the rule allows the foot; 0 where no figures are begun. */
 export function pressureIn(
   { size, works, plan }: Reading<'plan.singles' | 'plan.trailer' | 'size' | 'works'>,
   circuit: Circuit,
@@ -25,8 +25,8 @@ export function pressureIn(
   );
   const pedal = size
     ? circuit.axle
-      ? size.empty.size.pressureMPa[circuit.axle]
-      : Math.max(size.empty.size.pressureMPa.front, size.empty.size.pressureMPa.rear)
+      ? size.mostMPa[circuit.axle]
+      : Math.max(size.mostMPa.front, size.mostMPa.rear)
     : 0;
   return Math.max(ownLever, pedal, plan.trailer?.actuatorMPa ?? 0);
 }

@@ -1,0 +1,19 @@
+import { defineRule } from '../../define-rule.ts';
+import { fluidReaching } from '../fill/_fluid-at.ts';
+
+/** Rubber made for glycol swells and goes soft in mineral oil, hose and seal alike. Common practice; the maker's sheet comes first. */
+export const hoseFluid = defineRule({
+  id: 'hose-fluid',
+  station: 'route',
+  about: 'hose',
+  reads: ['network', 'plan.filling', 'plan.parts'],
+  judge: ({ hose: { ends }, stock }, view) => {
+    const fluid = fluidReaching([ends.a.portId, ends.b.portId], view);
+    // What is no brake hose is refused whatever the fluid.
+    if (!stock.brakeClass || stock.stands.includes(fluid.family)) return null;
+    return {
+      level: 'stop',
+      text: `Its rubber swells and goes soft in ${fluid.name}. Use hose whose maker allows this fluid, such as PTFE, or another fluid.`,
+    };
+  },
+});
