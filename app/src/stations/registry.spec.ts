@@ -128,6 +128,7 @@ describe('the stations', () => {
       // line measured, and not well.
       {
         ...gannet,
+        filling: { ...gannet.filling, method: 'gravity' as const },
         bench: {
           ...gannet.bench,
           benders: gannet.bench.benders.map((one) => ({ ...one, dieRadiusMm: 9 })),

@@ -142,6 +142,7 @@ export class PlumbStation {
         parts,
         circuits: added(drawn.circuits, plan.circuits),
         lines: added(drawn.lines, plan.lines),
+        hoses: added(drawn.hoses, plan.hoses),
       },
     });
     if (parts[0]) this.choose(parts[0].id);

@@ -121,7 +121,10 @@ function calls(plan: Plan): EditCall[] {
       },
     },
     { edit: 'removePort', with: { id: 'port-fl' } },
-    { edit: 'addLayout', with: { parts: [newPart(plan, 'tee')], circuits: [], lines: [] } },
+    {
+      edit: 'addLayout',
+      with: { parts: [newPart(plan, 'tee')], circuits: [], lines: [], hoses: [] },
+    },
     {
       edit: 'setKnown',
       with: {

@@ -38,12 +38,13 @@ export const PART_EDITS = {
   /** Parts, lines and circuits of a layout on top of what is there. */
   addLayout: (
     plan: Plan,
-    { parts, circuits, lines }: Pick<Plan, 'parts' | 'circuits' | 'lines'>,
+    { parts, circuits, lines, hoses }: Pick<Plan, 'parts' | 'circuits' | 'lines' | 'hoses'>,
   ): Plan => ({
     ...plan,
     parts: [...plan.parts, ...parts],
     circuits: [...plan.circuits, ...circuits],
     lines: [...plan.lines, ...lines],
+    hoses: [...plan.hoses, ...hoses],
   }),
   movePart,
   /** How a point or port is known; a line goes along with a port that moves by it. An id that is no longer there is an error. */
