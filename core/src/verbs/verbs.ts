@@ -8,8 +8,10 @@ import { shims, type ShimsInput } from '../physics/wheel-ends/index.ts';
 import { nest, type NestInput } from '../physics/nesting/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../physics/hydraulics/index.ts';
 import {
+  hold,
   leakdown,
   stoppingDistance,
+  type HoldInput,
   type LeakdownInput,
   type StoppingInput,
 } from '../physics/proof-tests/index.ts';
@@ -44,6 +46,8 @@ const airReading = s.record({
   pressureMPa: s.pressure,
   tempC: Joi.number().min(-273).max(2000).required(),
 });
+/** A standard deviation that must be known. */
+const known = Joi.number().greater(0).max(1000).required();
 const speed = Joi.number().greater(0).max(1000);
 
 /** The verbs that read one JSON object and write one. */
@@ -374,6 +378,30 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     run: (input: SizeInput) => size(input),
     example: sizeExample,
   },
+  hold: {
+    summary: 'a hydraulic hold: did the pressure hold, temperature allowed for',
+    schema: s.record({
+      start: airReading,
+      end: airReading,
+      minutes: Joi.number().greater(0).max(1e6).required(),
+      stiffnessMPaPerK: Joi.number().min(0).max(100).required(),
+      limitMPa: Joi.number().greater(0).max(200).required(),
+      pressureSigmaMPa: Joi.number().min(0).max(200).optional(),
+      stiffnessSigmaMPaPerK: Joi.number().min(0).max(100).optional(),
+      tempSigmaC: Joi.number().min(0).max(1000).optional(),
+    }),
+    run: (input: HoldInput) => hold(input),
+    example: {
+      start: { pressureMPa: 9, tempC: 19 },
+      end: { pressureMPa: 8.7, tempC: 22 },
+      minutes: 5,
+      stiffnessMPaPerK: 0.35,
+      limitMPa: 0.2,
+      pressureSigmaMPa: 0.03,
+      stiffnessSigmaMPaPerK: 0.08,
+      tempSigmaC: 0.2,
+    },
+  },
   leakdown: {
     summary: 'an air test of dry, plugged lines',
     schema: s.record({
@@ -413,6 +441,17 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       boreMm: s.radius,
       travelSigmaMm: Joi.number().min(0).max(1000).optional(),
       points: s.list(s.record({ pressureMPa: s.pressure, travelMm: s.length })),
+      expected: s
+        .record({
+          t0Mm: s.length,
+          flexMmPerMPa: Joi.number().min(-1000).max(1000).required(),
+          padMm: s.length,
+          padMPa: Joi.number().greater(0).max(200).required(),
+          sigma: s.record({ t0Mm: known, flexMmPerMPa: known, padMm: known }),
+        })
+        .optional(),
+      referenceMPa: Joi.number().greater(0).max(200).optional(),
+      limitMm: Joi.number().greater(0).max(1000).optional(),
     }),
     run: (input: DiagnoseInput) => diagnose(input),
     example: {

@@ -45,6 +45,7 @@ export const tooFew = (readings: number, { quantities: { pressure } }: ShownWord
 const VERDICTS = {
   flex: 'Flex',
   'free-play': 'Free play',
+  'no-free-play': 'No free play',
   firm: 'Firm',
   'cannot-tell': 'Cannot tell',
 } as const;

@@ -82,12 +82,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                 </p>
               }
               @if (round.hold; as hold) {
-                <fl-hold-form
-                  class="mt-4"
-                  [circuitId]="hold.circuitId"
-                  [wantedMPa]="hold.wantedMPa"
-                  [rests]="round.rests"
-                />
+                <fl-hold-form class="mt-4" [ask]="hold" [rests]="round.rests" />
               } @else if (round.reading; as reading) {
                 <p class="mt-4">
                   Judged by its readings.

@@ -1,4 +1,5 @@
-import { leakdown, scatterOf, stoppingDistance } from './index.ts';
+import { hold, leakdown, scatterOf, seenMPa, stoppingDistance } from './index.ts';
+import { seeded } from '../../lib/random/index.ts';
 
 describe('an air test', () => {
   const input = {
@@ -87,5 +88,56 @@ describe('a stop', () => {
   it('scatter by hand: 40, 42, 44 are 42 give or take 2', () => {
     expect(scatterOf([40, 42, 44])).toEqual({ meanM: 42, sigmaM: 2 });
     expect(scatterOf([40])).toEqual({ meanM: 40, sigmaM: null });
+  });
+});
+
+describe('a hydraulic hold', () => {
+  const input = {
+    start: { pressureMPa: 9, tempC: 19 },
+    end: { pressureMPa: 8.7, tempC: 22 },
+    minutes: 5,
+    stiffnessMPaPerK: 0.35,
+    limitMPa: 0.2,
+    pressureSigmaMPa: 0.03,
+    stiffnessSigmaMPaPerK: 0.08,
+    tempSigmaC: 0.2,
+  };
+  it('a fall while it warms is a larger one: worked by hand', () => {
+    // 9 − 8.7 + 0.35·3 = 1.35; √(2·0.03² + (3·0.08)² + 2·(0.35·0.2)²) = √(0.0018 + 0.0576 + 0.0098) = 0.26306.
+    expect(hold(input)).toEqual({
+      fallMPa: expect.closeTo(1.35, 9),
+      sigmaMPa: expect.closeTo(0.26306, 5),
+      verdict: 'falls',
+    });
+  });
+  it.each([
+    ['under a foot, where no temperature counts', { stiffnessMPaPerK: 0, limitMPa: 0.8 }, 'holds'],
+    [
+      'warming explains the rise',
+      { end: { pressureMPa: 10.05, tempC: 22 }, limitMPa: 0.6 },
+      'holds',
+    ],
+    ['more than warming does', { end: { pressureMPa: 11.5, tempC: 22 } }, 'rises'],
+    ['as unsure as it fell', { end: { pressureMPa: 9.8, tempC: 22 } }, 'cannot-tell'],
+  ])('%s', (_, patch, verdict) => {
+    expect(hold({ ...input, ...patch }).verdict).toBe(verdict);
+  });
+  it('says what would settle it', () => {
+    const unsure = (patch: object): string | undefined =>
+      hold({ ...input, end: { pressureMPa: 9.8, tempC: 22 }, ...patch }).missing;
+    expect(unsure({})).toMatch(/the same temperature/);
+    expect(unsure({ stiffnessSigmaMPaPerK: 0, pressureSigmaMPa: 0.3 })).toMatch(/finer gauge/);
+    expect(unsure({ stiffnessSigmaMPaPerK: 0, tempSigmaC: 1 })).toMatch(/longer wait/);
+  });
+  it('gauges that read no fall at all scatter within what they can see 98.8 times of 100', () => {
+    // 2.5 standard deviations of a normal distribution, two-sided (tables).
+    const random = seeded(7);
+    const normal = (): number =>
+      Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const seen = seenMPa(0.05, 0.3, 0.1);
+    const runs = Array.from({ length: 4000 }, () =>
+      Math.abs(0.05 * (normal() - normal()) + 0.3 * 0.1 * (normal() - normal())),
+    );
+    expect(runs.filter((fall) => fall <= seen).length / runs.length).toBeCloseTo(0.988, 2);
   });
 });

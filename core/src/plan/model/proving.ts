@@ -59,6 +59,8 @@ export interface HoldTest {
   readonly minutes: number;
   /** The gauge's own error, MPa. */
   readonly sigmaMPa: number;
+  /** What keeps the pedal down: jacked rigidly, unless it is said; what is alive makes up for what expands. */
+  readonly pedal?: 'live';
   readonly rests: string;
 }
 /** Dry gas in plugged lines. */
@@ -182,6 +184,9 @@ export const HOLD_TAKEN = record<HoldTest>()(
     startMPa: told('Start pressure', pressure, { likely: [0.1, 25] }),
     endMPa: told('End pressure', pressure, { likely: [0, 25] }),
     ...HELD,
+    pedal: told('Pedal held down by', optional(choice({ live: 'a foot, a weight or a booster' })), {
+      none: 'a rigid jack',
+    }),
     rests: told('Taken on', text),
   },
   {

@@ -15,6 +15,7 @@ export {
   HOLD_MINUTES,
   judgeAir,
   judgeCurve,
+  holdLimits,
   judgeHold,
   type HoldVerdict,
   type HoldView,
@@ -45,7 +46,7 @@ export {
   type ProvingTest,
   type TestState,
 } from './test-results.ts';
-export { holdMPa } from './pressure-tests.ts';
+export { holdAsk, type HoldAsk } from './hold-ask.ts';
 export { type TestReading } from './read-tests.ts';
 export { TEST_GROUPS, type TestGroup } from './required-test.ts';
 export {

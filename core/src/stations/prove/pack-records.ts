@@ -1,4 +1,4 @@
-import { fluidIn, reservoirParts } from '../../plan/index.ts';
+import { fluidIn, reservoirParts, type HoldTest } from '../../plan/index.ts';
 import { listView } from '../make/buying/index.ts';
 import { lastFluidUse } from '../fill/index.ts';
 import { floorView, torqueOf } from '../fit/tasks/index.ts';
@@ -101,18 +101,24 @@ export const testPages: Pages = ({ view, plan, circuit }) => {
   const { proving } = plan;
   const quantities = quantitiesOf(plan);
   const { pressure, distance, speed } = quantities;
+  const tests = provingTests(view);
+  // A circuit that is gone asks for nothing.
+  const heldWords = (held: HoldTest): string => {
+    const ask = tests.find(({ hold }) => hold?.circuitId === held.circuitId)?.hold;
+    return ask ? judgeHold(held, ask, quantities).words : '';
+  };
   return [
     {
       title: 'Tests',
       apart: true,
       table: {
         head: ['Test', 'State', 'Observation'],
-        rows: provingTests(view).map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
+        rows: tests.map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
       },
       words: [
         ...proving.holds.map(
           (hold) =>
-            `Held ${hold.at.slice(0, 10)}, ${circuit(hold.circuitId)}: ${pressure(hold.startMPa, 2)} to ${pressure(hold.endMPa, 2)} in ${hold.minutes} min. ${judgeHold(hold, quantities).words}`,
+            `Held ${hold.at.slice(0, 10)}, ${circuit(hold.circuitId)}: ${pressure(hold.startMPa, 2)} to ${pressure(hold.endMPa, 2)} in ${hold.minutes} min, ${pressure(hold.wantedMPa, 1)} required. ${heldWords(hold)}`,
         ),
         ...proving.airTests.map(
           (test) => `Air test ${test.at.slice(0, 10)}: ${judgeAir(test).verdict}.`,

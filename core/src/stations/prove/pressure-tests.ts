@@ -2,46 +2,9 @@ import { ENDS, hoseJoint, lineJoint } from '../join/index.ts';
 import { quantitiesOf } from '../../lib/units/index.ts';
 import type { Circuit } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
+import { holdAsk } from './hold-ask.ts';
 import { circuitDigest } from './digests.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
-
-/** A clutch line is held at about what works it, MPa. Common practice. */
-const CLUTCH_MPA = 3;
-/** Pressure that a circuit is held at: what the foot of the rule makes of it, and never over the lowest rating on it. */
-export function holdMPa(view: PlanView, circuitId: string): number {
-  const circuit = view.plan.circuits.find(({ id }) => id === circuitId);
-  const ports = new Set(
-    view.lines
-      .filter(({ line }) => line.circuitId === circuitId)
-      .flatMap(({ line }) => [line.ends.a.portId, line.ends.b.portId]),
-  );
-  const ratings = view.plan.parts
-    .filter((part) => part.ports.some(({ id }) => ports.has(id)))
-    .flatMap(({ figures }) => figures.ratingMPa ?? []);
-  const { sizing, trailer } = view.plan;
-  const area = (mm: number): number => (Math.PI / 4) * mm * mm;
-  /** The foot of the rule, N: 500 of cars, 700 of heavier vehicles. Source: FMVSS 135 / UN R13-H, UN R13, from memory. */
-  const footN = sizing?.category === 'heavy' ? 700 : 500;
-  const makes =
-    circuit?.work === 'clutch'
-      ? CLUTCH_MPA
-      : trailer
-        ? trailer.actuatorMPa
-        : sizing
-          ? ((footN * sizing.pedal.ratio) /
-              (sizing.master.kind === 'tandem'
-                ? area(sizing.master.boreMm)
-                : area(
-                    circuit?.axle === 'rear' ? sizing.master.rearBoreMm : sizing.master.frontBoreMm,
-                  ))) *
-            (sizing.master.kind === 'twin'
-              ? circuit?.axle === 'rear'
-                ? 1 - sizing.master.frontShare
-                : sizing.master.frontShare
-              : 1)
-          : 7;
-  return Math.round(Math.min(makes, ...ratings) * 10) / 10;
-}
 
 /** Every place of a circuit where fluid can come out: its joints, bleeders and plugs. */
 function leakPlaces(
@@ -75,16 +38,41 @@ function leakPlaces(
 
 /** Each circuit held under pressure, then all of them overnight. */
 export const pressureTests = ({ view, wet, whole }: TestContext): RequiredTest[] => [
-  ...wet.map((circuit): RequiredTest => {
-    const wantedMPa = holdMPa(view, circuit.id);
-    return {
-      key: `hold:${circuit.id}`,
-      group: 'Pressure held',
-      name: `${circuit.name}: hold at ${quantitiesOf(view.plan).pressure(wantedMPa, 1)}`,
-      how: 'Fit a gauge at a bleeder. Prop the pedal down for five minutes and note the temperature. A gauge behind a proportioning valve reads valve pressure: turn it back to master pressure first. Isolate circuits with plugs. Clamp only rubber hose, never braided.',
-      rests: circuitDigest(circuit, view),
-      hold: { circuitId: circuit.id, wantedMPa },
-    };
+  ...wet.flatMap((circuit): RequiredTest[] => {
+    const ask = holdAsk(circuit, view);
+    const { pressure } = quantitiesOf(view.plan);
+    const rests = circuitDigest(circuit, view);
+    const group = 'Pressure held';
+    return [
+      {
+        key: `low:${circuit.id}`,
+        group,
+        name: `${circuit.name}: hold at low pressure`,
+        how: `First: proof load of a changed pedal done, pads, drums and discs fitted, air bled. Hold ${pressure(0.2, 1)} to ${pressure(0.5, 1)} for five minutes. Good: no fall. A cup that only seals under high pressure shows here. Nobody under the vehicle or in line with a hose.`,
+        rests,
+      },
+      {
+        key: `hold:${circuit.id}`,
+        group,
+        name: `${circuit.name}: hold at ${pressure(ask.wantedMPa, 1)}`,
+        how: `Fit a gauge at a bleeder, rated well over ${pressure(ask.mostMPa ?? ask.wantedMPa, 1)}. Jack the pedal down rigidly and wait five minutes, then read for ten, with the temperature at both ends within 1 °C. A gauge behind a proportioning valve reads valve pressure: turn it back to master pressure first. Isolate circuits with plugs. Clamp only rubber hose, never braided. Shut in, the pressure rises by about ${pressure(ask.stiffnessMPaPerK, 2)} for each °C: let it off before the sun or the night warms it. One person at the pedal and gauge, nobody under the vehicle or in line with a hose, eyes protected.`,
+        rests,
+        needs: [`low:${circuit.id}`],
+        hold: ask,
+      },
+      ...(ask.mostMPa === null
+        ? []
+        : [
+            {
+              key: `most:${circuit.id}`,
+              group,
+              name: `${circuit.name}: ${pressure(ask.mostMPa, 1)} for ten seconds`,
+              how: `${view.plan.trailer ? 'Set the actuator to its full pressure' : `Press as hard as the rule allows, engine running where there is a booster`}: about ${pressure(ask.mostMPa, 1)} for 10 to 30 seconds. Good: nothing moves, twists or gets wet, and the pedal does not sink. If a part is rated for less, change the part: never test lower. Stand clear of hoses and joints, eyes protected.`,
+              rests,
+              needs: [`hold:${circuit.id}`],
+            } satisfies RequiredTest,
+          ]),
+    ];
   }),
   ...(wet.length
     ? [

@@ -1,5 +1,6 @@
 import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
+import type { HoldAsk } from './hold-ask.ts';
 import type { TestReading } from './read-tests.ts';
 
 export const TEST_GROUPS = [
@@ -23,7 +24,7 @@ export interface RequiredTest {
   /** Rounds that come first. */
   readonly needs?: readonly string[];
   /** A hold is judged from its figures, not ticked. */
-  readonly hold?: { readonly circuitId: string; readonly wantedMPa: number };
+  readonly hold?: HoldAsk;
   /** What readings that are entered elsewhere say of it: it is not ticked either. */
   readonly reading?: TestReading;
   /** Places that are each looked at by themselves. */

@@ -58,12 +58,12 @@ function worstOfLooks(looks: readonly LookResult[]): TestResult {
 function holdResult(
   { holds }: Proving,
   quantities: Quantities,
-  { circuitId, wantedMPa }: NonNullable<RequiredTest['hold']>,
+  ask: NonNullable<RequiredTest['hold']>,
   rests: string,
 ): TestResult {
-  const last = holds.filter((one) => one.circuitId === circuitId).at(-1);
+  const last = holds.filter((one) => one.circuitId === ask.circuitId).at(-1);
   if (!last) return { state: 'open', note: '' };
-  const { verdict, words } = judgeHold({ ...last, wantedMPa }, quantities);
+  const { verdict, words } = judgeHold(last, ask, quantities);
   if (last.rests !== rests)
     return {
       state: verdict === 'held' ? 'void' : 'bad',

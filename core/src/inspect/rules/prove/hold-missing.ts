@@ -21,7 +21,7 @@ export const holdMissing = defineRule({
       const repeats = `test:${key}`;
       const place = { kind: 'circuit', id: hold.circuitId } as const;
       if (state === 'bad') return [{ level: 'stop', place, where: name, text: note, repeats }];
-      return state === 'open' && driven
+      return (state === 'open' || state === 'locked') && driven
         ? [
             {
               level: 'stop',

@@ -1,0 +1,99 @@
+import { sumMl, takenMl } from '../../physics/hydraulics/index.ts';
+import { fluidFor, hoseVolumeMl, type Circuit, type Plan } from '../../plan/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
+import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
+
+/** What a circuit is held at, what the most force on the pedal makes of it, and how stiffly its fluid is shut in. */
+export interface HoldAsk {
+  readonly circuitId: string;
+  readonly wantedMPa: number;
+  /** With the most force that the rule allows the foot, booster and all; null where nothing is known of it. */
+  readonly mostMPa: number | null;
+  /** Rise of the pressure of the fluid shut in a kelvin, with the pedal jacked rigidly, and how well that is known. */
+  readonly stiffnessMPaPerK: number;
+  readonly stiffnessSigmaMPaPerK: number;
+}
+
+/** Working pressure that a hold is taken at, MPa: between these where the plan's own is not. Common practice. */
+const WORKING_MPA = [5, 10] as const;
+/** A circuit of which nothing is known is held at this, MPa. Common practice. */
+const USUAL_MPA = 7;
+/** A clutch whose figures are not there is held at about what works it, MPa. Common practice. */
+const CLUTCH_MPA = 3;
+/** Expansion of fluid, a kelvin. Common practice (from memory); the fluid's sheet comes first. */
+const EXPANSION: Record<FluidFamily, number> = { glycol: 7.5e-4, silicone: 9.5e-4, mineral: 8e-4 };
+/** What shut-in fluid rises by where the plan cannot say, MPa/K: between soft hoses and rigid steel. Ours, said to be a judgement. */
+const UNKNOWN_STIFFNESS = 0.4;
+/** How well the plan's compliance is known, as a share. Ours, said to be a judgement. */
+const STIFFNESS_DOUBT = 0.4;
+
+/** Volume shut in between master and brakes, mL. */
+function shutInMl(circuit: Circuit, { lines, ports, plan }: PlanView): number {
+  const own = lines.filter(({ line }) => line.circuitId === circuit.id);
+  const hoses = plan.hoses.filter(
+    ({ circuitId, service }) => circuitId === circuit.id && service === 'pressure',
+  );
+  const parts = new Set(
+    [...own.map(({ line }) => line.ends), ...hoses.map(({ ends }) => ends)]
+      .flatMap(({ a, b }) => [ports.get(a.portId ?? '')?.part, ports.get(b.portId ?? '')?.part])
+      .filter((part) => part !== undefined && part.kind !== 'master' && part.kind !== 'reservoir'),
+  );
+  return (
+    own.reduce((sum, { volumeMl }) => sum + volumeMl, 0) +
+    hoses.reduce((sum, hose) => sum + hoseVolumeMl(hose), 0) +
+    [...parts].reduce((sum, part) => sum + part!.cavityMl, 0)
+  );
+}
+
+/** How far the pressure of shut-in fluid rises a kelvin: its expansion over what the circuit gives. Source: β·V ÷ (dV/dp), dV/dp as in Size. */
+function stiffnessOf(circuit: Circuit, view: PlanView, atMPa: number): number {
+  const { size, plan, bleeding } = view;
+  if (!size || circuit.work !== 'brake' || !circuit.axle) return UNKNOWN_STIFFNESS;
+  const { input } = size.empty;
+  const taken = (mpa: number): number =>
+    sumMl(takenMl(input[circuit.axle!], input.lines[circuit.axle!], input.fluid.bulkGPa, 0, mpa));
+  const givesMlPerMPa = (taken(atMPa + 0.1) - taken(atMPa - 0.1)) / 0.2;
+  const reservoirs = bleeding.find(({ work }) => work === circuit.work)?.reservoirs ?? [];
+  const { family } = fluidById(fluidFor(plan, reservoirs))!;
+  const volumeMl = shutInMl(circuit, view);
+  return volumeMl > 0 && givesMlPerMPa > 0
+    ? (EXPANSION[family] * volumeMl) / givesMlPerMPa
+    : UNKNOWN_STIFFNESS;
+}
+
+/** Pressures that a circuit is known to come to: planned, and with the most force on the pedal; null where its figures are not there. */
+function pressuresOf(
+  { work, axle }: Circuit,
+  {
+    size,
+    works,
+    plan: { trailer },
+  }: Pick<PlanView, 'size' | 'works'> & { readonly plan: Pick<Plan, 'trailer'> },
+): { readonly plannedMPa: number; readonly mostMPa: number | null } | null {
+  if (work === 'clutch')
+    return { plannedMPa: works.clutch?.pressureMPa ?? CLUTCH_MPA, mostMPa: null };
+  if (trailer) return { plannedMPa: trailer.actuatorMPa, mostMPa: trailer.actuatorMPa };
+  if (!size) return null;
+  const of = (mpa: Readonly<Record<'front' | 'rear', number>>): number =>
+    axle ? mpa[axle] : Math.max(mpa.front, mpa.rear);
+  return { plannedMPa: of(size.empty.size.pressureMPa), mostMPa: of(size.mostMPa) };
+}
+
+const tenths = (mpa: number): number => Math.round(mpa * 10) / 10;
+/** What the hold of a circuit asks. A rating that is lower never lowers it: that is a snag of its own. */
+export function holdAsk(circuit: Circuit, view: PlanView): HoldAsk {
+  const known = pressuresOf(circuit, view);
+  const planned = known?.plannedMPa ?? USUAL_MPA;
+  const [least, most] = WORKING_MPA;
+  const wantedMPa = tenths(
+    circuit.work === 'clutch' ? planned : Math.min(Math.max(planned, least), most),
+  );
+  const stiffness = stiffnessOf(circuit, view, wantedMPa);
+  return {
+    circuitId: circuit.id,
+    wantedMPa,
+    mostMPa: known?.mostMPa ? tenths(known.mostMPa) : null,
+    stiffnessMPaPerK: stiffness,
+    stiffnessSigmaMPaPerK: STIFFNESS_DOUBT * stiffness,
+  };
+}
