@@ -1762,14 +1762,14 @@ test.each<Row>([
     'proved',
     'lines.line-4.ends.a.joint.made',
     'rubber-hose',
-    'caution, Tests before the change: 12 tests were taken before the last change: Rear brakes: hold at 5.7 MPa, Pedal tied down overnight, Rear brakes: every joint dry under pressure and 9 more. Take them again.',
+    'caution, Tests before the change: 13 tests were taken before the last change: Rear brakes: hold at low pressure, Rear brakes: hold at 5.2 MPa, Pedal tied down overnight and 10 more. Take them again.',
   ],
   [
     'hold-missing',
     'recorded',
     'trailer.actuatorMPa',
     101.5,
-    'stop, Rear brakes: hold at 15 MPa: Driven or signed without a pressure hold test. Do the test before driving again.',
+    'stop, Rear brakes: hold at 10 MPa: Driven or signed without a pressure hold test. Do the test before driving again.',
   ],
   [
     'pedal-hot',

@@ -1,6 +1,6 @@
 import { AIR_TEST } from '@firm-line/core/plan';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { airCeilingMPa, judgeAir, linesDigest } from '@firm-line/core/stations/prove';
+import { AIR_MOST_J, airCeilingMPa, judgeAir, linesDigest } from '@firm-line/core/stations/prove';
 import { replay } from '@firm-line/core/stations/fill';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm } from './figures-form';
@@ -28,7 +28,8 @@ const WORKING_MPA = 7;
       </p>
       <p class="mt-2 text-lg font-bold text-stop">
         ✗ Maximum {{ quantities().pressure(ceiling(), 2) }}: a tenth of working pressure, never over
-        {{ quantities().pressure(0.7, 2) }}.
+        {{ quantities().pressure(0.7, 2) }}, and in a large volume less: its gas must not store more
+        than {{ mostJ }} J.
       </p>
       @if (wet()) {
         <p class="fault mt-2">
@@ -81,9 +82,10 @@ export class AirTestForm {
   private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   protected readonly quantities = this.store.quantities;
+  protected readonly mostJ = AIR_MOST_J;
   protected readonly picked = signal<readonly string[]>([]);
   protected readonly ceiling = computed(() =>
-    airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA),
+    airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA, this.volume()),
   );
   protected readonly wet = computed(() =>
     this.store

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ROUGH_KMH, scatterOf, stoppingDistance } from '@firm-line/core/physics/proof-tests';
+import { expectedStopM, stopAdvice } from '@firm-line/core/stations/prove';
 import { STOP_TAKEN, LOCKED, type StopTest } from '@firm-line/core/plan';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
@@ -46,6 +47,9 @@ import { ProveFacade } from './prove-facade';
         @if (advice()) {
           <p class="mt-3 font-semibold" data-test="advice">{{ advice() }}</p>
         }
+        @if (expected()) {
+          <p class="mt-2" data-test="expected">{{ expected() }}</p>
+        }
       </section>
       <section class="card p-5" aria-label="Before and after">
         <h3 class="h2">At {{ quantities().speed(compare(), 1) }}</h3>
@@ -70,7 +74,7 @@ import { ProveFacade } from './prove-facade';
         @if (rough()) {
           <p class="mt-2 text-sm">
             ▲ Some distances are scaled by v² from a speed more than
-            {{ quantities().speed(roughKmh) }} away: approximate.
+            {{ quantities().speed(roughKmh, 1) }} away: approximate.
           </p>
         }
       </section>
@@ -196,24 +200,16 @@ export class StopsPage {
   );
   protected readonly advice = computed(() => {
     const last = this.stops().at(-1);
-    if (!last) return '';
-    const tried = new Set(
-      this.stops().flatMap(({ valveTurns, locked }) =>
-        valveTurns !== null && locked === 'rear' ? [valveTurns] : [],
-      ),
-    );
-    if (last.locked === 'rear')
-      return this.hasValve()
-        ? `✗ The rear locked first: the vehicle can spin. Reduce the rear by one turn${last.valveTurns === null ? '' : `, to ${Math.max(0, last.valveTurns - 1)}`}, then repeat from a lower speed.`
-        : '✗ The rear locked first: the vehicle can spin. Do not drive it. See Size.';
-    if (
-      last.locked === 'front' &&
-      this.hasValve() &&
-      last.valveTurns !== null &&
-      !tried.has(last.valveTurns + 1)
-    )
-      return `The front locked first, as it should. You may try one turn more to the rear, to ${last.valveTurns + 1}. One change per run.`;
-    return last.locked === 'front' ? 'The front locked first, as it should.' : '';
+    return last ? stopAdvice(last, this.sheet.view()) : '';
+  });
+  /** What Size expects of the last stop. */
+  protected readonly expected = computed(() => {
+    const last = this.stops().at(-1);
+    const expectedM = last && expectedStopM(last, this.sheet.view());
+    const { distance, speed } = this.quantities();
+    return expectedM
+      ? `Size expects ${distance(expectedM)} from ${speed(last.fromKmh)}, unladen.`
+      : '';
   });
   protected decel({ fromKmh, distanceM }: StopTest): string {
     return `${stoppingDistance({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;

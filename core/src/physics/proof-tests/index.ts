@@ -1,3 +1,4 @@
+export { gasEnergyJ } from './gas.ts';
 export { hold, seenMPa, type Hold, type HoldInput, type HoldReading } from './hold.ts';
 export {
   DEFAULT_LIMIT_ML_PER_MIN,

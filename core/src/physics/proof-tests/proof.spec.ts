@@ -1,4 +1,4 @@
-import { hold, leakdown, scatterOf, seenMPa, stoppingDistance } from './index.ts';
+import { gasEnergyJ, hold, leakdown, scatterOf, seenMPa, stoppingDistance } from './index.ts';
 import { seeded } from '../../lib/random/index.ts';
 
 describe('an air test', () => {
@@ -88,6 +88,17 @@ describe('a stop', () => {
   it('scatter by hand: 40, 42, 44 are 42 give or take 2', () => {
     expect(scatterOf([40, 42, 44])).toEqual({ meanM: 42, sigmaM: 2 });
     expect(scatterOf([40])).toEqual({ meanM: 40, sigmaM: null });
+  });
+});
+
+describe('gas under pressure', () => {
+  // Worked by hand from E = p·V/(γ − 1)·(1 − (pa/p)^((γ−1)/γ)): 1 L at 1.5 MPa gauge 2.2 kJ, 10 mL at 0.6 MPa 7.4 J.
+  it.each([
+    [1.5, 1000, 2150, 60],
+    [0.6, 10, 7.4, 0.1],
+    [0, 1000, 0, 1e-9],
+  ])('%d MPa in %d mL', (mpa, ml, joules, within) => {
+    expect(Math.abs(gasEnergyJ(mpa, ml) - joules)).toBeLessThanOrEqual(within);
   });
 });
 

@@ -11,8 +11,8 @@ export interface StoppingTest {
 }
 const G_MS2 = 9.80665;
 const COMPARE_KMH = 100;
-/** Scaled over more than this a distance is rough, km/h. Ours, said to be a judgement. */
-export const ROUGH_KMH = 5;
+/** Scaled over more than this a distance is rough, km/h. Source: SAE J299 (from memory), 2 mph. */
+export const ROUGH_KMH = 3.2;
 
 /** A stop from a speed in a distance: v²/2d. Source: kinematics; standard gravity 9.80665 m/s². */
 export function stoppingDistance({

@@ -71,7 +71,7 @@ export function instructionOf(
       return {
         title: next ? words[next] : 'Leave this wheel and find the cause',
         detail: next
-          ? `${at} gives no flow.`
+          ? `${at} gives no flow.${next === 'port' ? ' First let the pressure off: vent the pot, release the pedal. Glasses on, a rag around the nut.' : ''}`
           : 'Possible causes: compensating port closed by the pushrod, feed and outlet swapped, a pinched tube, a valve fitted backward.',
         main: next
           ? { act: 'tried', label: 'Tried' }

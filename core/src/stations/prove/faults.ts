@@ -116,7 +116,7 @@ export const READINGS: readonly Reading[] = [
   },
   {
     symptom: 'fountain',
-    act: 'Cap off: watch the reservoir as the pedal goes down',
+    act: 'Glasses on, cap off: watch the reservoir from the side as the pedal goes down',
     minutes: 2,
     of: ({ fountain }) => fountain,
     likely: {

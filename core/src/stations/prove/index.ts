@@ -1,3 +1,4 @@
+export { expectedStopM, stopAdvice } from './stop-advice.ts';
 export { comparePlans, type Difference } from './compare.ts';
 export {
   CAUSES,
@@ -9,6 +10,7 @@ export {
   type Ranked,
 } from './faults.ts';
 export {
+  AIR_MOST_J,
   AIR_MOST_MPA,
   AIR_SHARE,
   airCeilingMPa,

@@ -1,5 +1,11 @@
 import { diagnose, type Diagnosis } from '../../physics/hydraulics/index.ts';
-import { hold, leakdown, seenMPa, type Leakdown } from '../../physics/proof-tests/index.ts';
+import {
+  gasEnergyJ,
+  hold,
+  leakdown,
+  seenMPa,
+  type Leakdown,
+} from '../../physics/proof-tests/index.ts';
 import { METRIC_QUANTITIES, type Quantities } from '../../lib/units/index.ts';
 import type { AirTest, PedalCurve, HoldTest } from '../../plan/index.ts';
 import type { HoldAsk } from './hold-ask.ts';
@@ -102,8 +108,20 @@ export function judgeHold(
 export const AIR_SHARE = 0.1;
 /** And never more than this, whatever the lines are made for, MPa. Ours: gas under pressure bursts what it parts. */
 export const AIR_MOST_MPA = 0.7;
-export const airCeilingMPa = (workingMPa: number): number =>
-  Math.min(AIR_MOST_MPA, AIR_SHARE * workingMPa);
+/** Nor more than what lets go of this much, J. Ours: a joint that parts is thrown by it. */
+export const AIR_MOST_J = 50;
+/** Most pressure of an air test of lines worked at a pressure, MPa; of a volume, by the energy in it too. */
+export function airCeilingMPa(workingMPa: number, volumeMl = 0): number {
+  const byPressure = Math.min(AIR_MOST_MPA, AIR_SHARE * workingMPa);
+  if (gasEnergyJ(byPressure, volumeMl) <= AIR_MOST_J) return byPressure;
+  let [low, high] = [0, byPressure];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (gasEnergyJ(middle, volumeMl) > AIR_MOST_J) high = middle;
+    else low = middle;
+  }
+  return low;
+}
 export const judgeAir = (test: AirTest): Leakdown =>
   leakdown({
     volumeMl: test.volumeMl,

@@ -5,11 +5,13 @@ import {
   NO_FILLING,
   NO_PROVING,
   type HoldTest,
+  type StopTest,
   type Plan,
   type Proving,
 } from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { poured } from '../../testing/poured.ts';
+import { gasEnergyJ } from '../../physics/proof-tests/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { quantitiesIn, shownUnits } from '../../lib/units/index.ts';
 import { seeded } from '../../lib/random/index.ts';
@@ -18,7 +20,9 @@ import {
   circuitDigest,
   comparePlans,
   findFault,
+  expectedStopM,
   holdAsk,
+  stopAdvice,
   judgeCurve,
   judgeHold,
   reportOn,
@@ -126,6 +130,9 @@ describe('a hydraulic hold', () => {
   });
   it('gas is let in to a tenth of the working pressure at most, and never over 0.7 MPa', () => {
     expect([airCeilingMPa(5), airCeilingMPa(11)]).toEqual([0.5, 0.7]);
+    // 50 mL are let in at 0.7 MPa; a liter only as far as its gas stores 50 J.
+    expect(airCeilingMPa(11, 50)).toBe(0.7);
+    expect(gasEnergyJ(airCeilingMPa(11, 1000), 1000)).toBeCloseTo(50, 6);
   });
 });
 
@@ -410,5 +417,53 @@ describe('two plans compared', () => {
         viewPlan({ ...gannet, parts: gannet.parts.filter(({ id }) => id !== 'rear-tee') }),
       ).map(({ where }) => where),
     ).toContain('Rear tee');
+  });
+});
+
+describe('what to do after a stop', () => {
+  const stop = (locked: StopTest['locked'], valveTurns: number | null = 2): StopTest => ({
+    id: 'stop-1',
+    at: AT,
+    when: 'after',
+    fromKmh: 50,
+    distanceM: 14,
+    locked,
+    valveTurns,
+  });
+  const valve = (kneeMPa: number, slope = 0.35): Plan => ({
+    ...gannet,
+    sizing: { ...gannet.sizing!, rearValve: { kneeMPa, slope } },
+  });
+  const said = (of: Plan, ...is: Parameters<typeof stop>): string =>
+    stopAdvice(stop(...is), viewPlan(of));
+  it('never gives the rear more past the knee that Size allows', () => {
+    const allowed = viewPlan(valve(1)).size!.kneeFor(0.35)!;
+    const perTurn = gannet.sizing!.kneePerTurnMPa!;
+    expect(said(valve(allowed - 1.1 * perTurn), 'front')).toMatch(/one turn more stays under it/);
+    expect(said(valve(allowed - 0.9 * perTurn), 'front')).toMatch(/give the rear no more/);
+    expect(said(valve(allowed + 1), 'front')).toMatch(/give the rear no more/);
+    // No knee of this slope will do.
+    expect(said(gannet, 'front')).toMatch(/give the rear no more/);
+    const unknown = valve(allowed - 1);
+    expect(
+      said({ ...unknown, sizing: { ...unknown.sizing!, kneePerTurnMPa: null } }, 'front'),
+    ).toMatch(/Enter what a turn moves it/);
+  });
+  it('takes the rear back by as many turns as Size asks, one at least', () => {
+    const allowed = viewPlan(valve(1)).size!.kneeFor(0.35)!;
+    const perTurn = gannet.sizing!.kneePerTurnMPa!;
+    expect(said(valve(allowed + 2.5 * perTurn), 'rear', 5)).toMatch(/by 3 turns, to 2,/);
+    expect(said(valve(allowed - 1), 'rear', 5)).toMatch(/by one turn, to 4,/);
+    expect(said({ ...gannet, sizing: null }, 'rear')).toMatch(/Do not drive it/);
+    expect(said(gannet, 'none')).toBe('');
+  });
+  it('is held against what Size expects: v²/2zg and the build-up', () => {
+    const { usableZ, limits } = viewPlan(gannet).size!.empty;
+    const v = 50 / 3.6;
+    expect(expectedStopM(stop('none'), viewPlan(gannet))).toBeCloseTo(
+      v * limits!.buildUpS + (v * v) / (2 * usableZ * 9.80665),
+      6,
+    );
+    expect(expectedStopM(stop('none'), viewPlan({ ...gannet, sizing: null }))).toBeNull();
   });
 });

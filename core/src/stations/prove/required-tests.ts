@@ -133,7 +133,7 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
           key: 'clutch',
           group: 'On the vehicle',
           name: 'Clutch disengages: in gear, foot off the brake',
-          how: 'Wheels off the ground, in gear, pedal down: the wheels can be turned. The clutch bites well above the floor.',
+          how: 'On stands, engine off and key out, nobody else near: hands go to driven wheels. In gear, pedal down: the wheels can be turned. The clutch bites well above the floor.',
           rests: whole,
         } as RequiredTest,
       ]

@@ -5,7 +5,7 @@ import { quantityWords } from '../../rule-kit/places.ts';
 
 /** What lines of a brake are worked at where no figure says so, MPa. Common practice. */
 const WORKING_MPA = 7;
-/** Gas over its limit, or in a system that has held fluid: what parts flies. Common practice. */
+/** Gas over its limit of pressure or of stored energy, or in a system that has held fluid: what parts flies. Common practice. */
 export const airTestOver = defineRule({
   id: 'air-test-over',
   station: 'prove',
@@ -13,7 +13,7 @@ export const airTestOver = defineRule({
   reads: ['plan.proving', 'plan.filling', 'plan.lines', 'plan.sizing', 'plan.trailer'],
   judge: (view) => {
     const { pressure } = quantityWords(view);
-    const ceiling = airCeilingMPa(view.plan.trailer?.actuatorMPa ?? WORKING_MPA);
+    const workingMPa = view.plan.trailer?.actuatorMPa ?? WORKING_MPA;
     const wet = view.plan.filling.runs
       .filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0))
       .map(({ startedAt }) => startedAt)
@@ -24,6 +24,7 @@ export const airTestOver = defineRule({
           .filter(({ id }) => test.lineIds.includes(id))
           .map(({ name }) => name)
           .join(', ') || 'Air test';
+      const ceiling = airCeilingMPa(workingMPa, test.volumeMl);
       if (test.startMPa > ceiling + 1e-9)
         return [
           {

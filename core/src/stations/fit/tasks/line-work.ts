@@ -66,7 +66,7 @@ function clipWork({ id, name, clipped, count, isWelded }: Site, before: readonly
       kind: 'bracket',
       name: `${name}: ${count}${isWelded ? ' and brackets' : ''} fitted`,
       how: isWelded
-        ? 'Weld brackets before any fluid goes in. Drill and deburr holes. Leave the clips open.'
+        ? 'Weld brackets before any fluid goes in. Never clean with a chlorinated cleaner first: welding turns it into poison gas. Grind zinc off, and take the fume away. Drill and deburr holes. Leave the clips open.'
         : 'Drill and deburr holes. Leave the clips open.',
       needs: before,
       minutes: 5 * clipped.length,
