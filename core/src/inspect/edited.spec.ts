@@ -86,7 +86,6 @@ describe.each(VEHICLES)('a %s that was set out and edited', (vehicle) => {
 
   test.each<readonly [string, Edit]>([
     ['a hose longer by one step', hose(({ orderMm }) => ({ orderMm: orderMm + 5 }))],
-    ['a bracket that stays a bracket', hose(() => ({ fixing: 'bracket' }))],
     ['a hot pipe 500 mm over a line', pipe(500)],
     ['another fluid of its family', fluid('dot-5.1')],
     ['other names for all parts', rename],
