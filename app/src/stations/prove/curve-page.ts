@@ -7,7 +7,12 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import { circuitDigest, judgeCurve, type Evidence } from '@firm-line/core/stations/prove';
+import {
+  circuitDigest,
+  expectedPedal,
+  judgeCurve,
+  type Evidence,
+} from '@firm-line/core/stations/prove';
 import {
   askedField,
   POINT_TAKEN,
@@ -22,7 +27,14 @@ import { LineChart } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { CsvForm } from './csv-form';
-import { costsAtStop, curveLines, curveWords, tooFew } from './curve-words';
+import {
+  calculatedLine,
+  costsAtStop,
+  curveLines,
+  curveWords,
+  heldWords,
+  tooFew,
+} from './curve-words';
 import { FaultFinder } from './fault-finder';
 import { ProveFacade } from './prove-facade';
 
@@ -64,6 +76,11 @@ import { ProveFacade } from './prove-facade';
         <section class="card min-w-0 p-5" aria-label="Curve">
           <h2 class="text-3xl font-bold" data-test="verdict">{{ said().title }}</h2>
           <p class="mt-1 text-lg text-ink-soft" data-test="detail">{{ said().detail }}</p>
+          @if (beside(); as against) {
+            <p class="mt-2" data-test="beside">
+              <strong>{{ against.title }}.</strong> {{ against.detail }}
+            </p>
+          }
           <fl-line-chart
             class="mt-3"
             label="Pedal travel against pressure"
@@ -243,6 +260,22 @@ export class CurvePage {
   private readonly fit = computed(() =>
     judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }, this.store.quantities()),
   );
+  private readonly against = computed(() => {
+    const circuit = this.circuit();
+    return circuit ? expectedPedal(circuit, this.sheet.view()) : null;
+  });
+  /** The readings held against what Size calculates; null where it calculates nothing. */
+  private readonly held = computed(() => {
+    const against = this.against();
+    return (
+      against &&
+      judgeCurve(
+        { ...this.pedal(), sigmaMm: 0.3, points: this.points() },
+        this.store.quantities(),
+        against,
+      )
+    );
+  });
   private readonly costs = computed(() => {
     const fit = this.fit();
     return fit && costsAtStop(fit, this.pedal());
@@ -254,8 +287,22 @@ export class CurvePage {
     const planned = circuit.axle ? this.store.plan().sizing?.airMl[circuit.axle] : undefined;
     return curveWords(fit, costs, circuit.name, planned, shown);
   });
+  /** The same readings against the pedal that Size calculates. */
+  protected readonly beside = computed(() => {
+    const [held, against, circuit] = [this.held(), this.against(), this.circuit()];
+    return held && against && circuit
+      ? heldWords(held, against, circuit.name, {
+          quantities: this.store.quantities(),
+          units: this.store.units(),
+        })
+      : null;
+  });
   protected readonly isFirm = computed(() => this.fit()?.verdict === 'firm');
-  protected readonly lines = computed(() => curveLines(this.points(), this.fit(), this.pedal()));
+  protected readonly lines = computed(() => {
+    const against = this.against();
+    const drawn = curveLines(this.points(), this.fit(), this.pedal());
+    return against ? [...drawn, calculatedLine(against)] : drawn;
+  });
   /** What the curve alone tells of the fault. */
   protected readonly evidence = computed((): Evidence => {
     const [fit, costs] = [this.fit(), this.costs()];

@@ -1,6 +1,13 @@
 import { quantitiesIn, shownUnits } from '@firm-line/core/lib/units';
 import { judgeCurve } from '@firm-line/core/stations/prove';
-import { costsAtStop, curveLines, curveWords, tooFew } from './curve-words';
+import {
+  calculatedLine,
+  costsAtStop,
+  curveLines,
+  curveWords,
+  heldWords,
+  tooFew,
+} from './curve-words';
 
 // π/4·22.225²/6 = 64.66 mm³ a millimetre of pedal.
 const PEDAL = { ratio: 6, boreMm: 22.225 };
@@ -59,5 +66,38 @@ describe('what a curve says', () => {
       points.find(({ pressureMPa }) => pressureMPa === 5)!.travelMm,
       -1,
     );
+  });
+});
+
+describe('against the pedal that was calculated', () => {
+  const AGAINST = {
+    expected: {
+      t0Mm: 10,
+      flexMmPerMPa: 3,
+      padMm: 4,
+      padMPa: 0.4,
+      sigma: { t0Mm: 2, flexMmPerMPa: 0.3, padMm: 2 },
+    },
+    referenceMPa: 7,
+    limitMm: 12,
+  };
+  const words = (airMl: number) =>
+    heldWords(
+      judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(airMl) }, undefined, AGAINST)!,
+      AGAINST,
+      'Front brakes',
+      METRIC,
+    );
+  it('says what is over, how surely, and how much is allowed', () => {
+    expect(words(3).title).toMatch(/^Air: [23]\.?\d? mL ± \d?\.?\d+ mL left in front brakes$/);
+    expect(words(0).title).toBe('Firm, as calculated');
+    expect(words(0).detail).toMatch(
+      /^Against the pedal that Size calculates, at 7 MPa: free play [+−]\d+ mm ± \d+ mm, flex .*, air \+0 mm ± .*\. Up to 12 mm more is allowed\.$/,
+    );
+  });
+  it('draws the calculated pedal: play at nothing, play, flex and pads at a hard stop', () => {
+    const { points } = calculatedLine(AGAINST);
+    expect(points[0]!.y).toBe(10);
+    expect(points.at(-1)!.y).toBeCloseTo(10 + 3 * points.at(-1)!.x! + 4, 3);
   });
 });

@@ -4,7 +4,7 @@ import {
   type Quantities,
   type UnitSystem,
 } from '@firm-line/core/lib/units';
-import type { judgeCurve } from '@firm-line/core/stations/prove';
+import type { HeldAgainst, judgeCurve } from '@firm-line/core/stations/prove';
 import type { PedalPoint } from '@firm-line/core/plan';
 import type { ChartLine } from '../../kit/line-chart';
 
@@ -75,6 +75,50 @@ export function curveWords(
   return {
     title,
     detail: `${air}; adds ${length(costs.air)} of pedal travel at ${pressure(HARD_MPA, 0)}, ${flex}, ${play}.${beside}`,
+  };
+}
+
+const HELD_TITLES = {
+  flex: 'Flex: more than calculated',
+  'free-play': 'Free play: more than calculated',
+  'no-free-play': 'No free play: the pushrod may cover the compensating port',
+  firm: 'Firm, as calculated',
+  'cannot-tell': 'Cannot tell',
+} as const;
+/** The verdict on a curve that was held against what Size calculates: by how much each part is over, and what is allowed. */
+export function heldWords(
+  { verdict, airMl, sigma, excess, excessSigma, missing }: CurveFit,
+  { referenceMPa, limitMm }: HeldAgainst,
+  circuit: string,
+  { quantities: { pressure, volume }, units }: ShownWords,
+): Said {
+  const length = (mm: number): string => formatLengthUnit(mm, units);
+  const part = (name: string, mm: number, sigmaMm: number): string =>
+    `${name} ${mm < 0 ? '−' : '+'}${length(Math.abs(mm))} ± ${length(2 * sigmaMm)}`;
+  const over = [
+    part('free play', excess!.freeMm, excessSigma!.freeMm),
+    part('flex', excess!.flexMm, excessSigma!.flexMm),
+    part('air', excess!.airMm, excessSigma!.airMm),
+  ].join(', ');
+  return {
+    title:
+      verdict === 'air'
+        ? `Air: ${volume(airMl, 1)} ± ${volume(2 * sigma.airMl, 1)} left in ${circuit.toLowerCase()}`
+        : HELD_TITLES[verdict],
+    detail: `Against the pedal that Size calculates, at ${pressure(referenceMPa, 1)}: ${over}. Up to ${length(limitMm)} more is allowed.${missing ? ` ${missing}` : ''}`,
+  };
+}
+
+/** The pedal that Size calculates without air. */
+export function calculatedLine({ expected }: HeldAgainst): ChartLine {
+  const { t0Mm, flexMmPerMPa, padMm, padMPa } = expected;
+  return {
+    name: 'calculated',
+    ink: 'ink',
+    points: Array.from({ length: 60 }, (_, i) => (MOST_MPA * i) / 59).map((x) => ({
+      x,
+      y: t0Mm + flexMmPerMPa * x + padMm * (1 - Math.exp(-x / padMPa)),
+    })),
   };
 }
 

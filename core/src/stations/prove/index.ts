@@ -1,3 +1,4 @@
+export { expectedPedal, type HeldAgainst } from './expected-pedal.ts';
 export { expectedStopM, stopAdvice } from './stop-advice.ts';
 export { comparePlans, type Difference } from './compare.ts';
 export {

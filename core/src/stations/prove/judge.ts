@@ -8,6 +8,7 @@ import {
 } from '../../physics/proof-tests/index.ts';
 import { METRIC_QUANTITIES, type Quantities } from '../../lib/units/index.ts';
 import type { AirTest, PedalCurve, HoldTest } from '../../plan/index.ts';
+import type { HeldAgainst } from './expected-pedal.ts';
 import type { HoldAsk } from './hold-ask.ts';
 
 export type HoldVerdict = 'held' | 'fell' | 'low' | 'cannot-tell';
@@ -133,12 +134,20 @@ export const judgeAir = (test: AirTest): Leakdown =>
     tempSigmaC: test.sigmaC,
   });
 
-/** What a curve says; null while it has too few readings. */
+/** Travel is read to this at best, and a pedal does no better than its model, mm. Ours, said to be a judgement. */
+const MODEL_MM = 1;
+/** What a curve says, held against the pedal that was calculated where that is given; null while it has too few readings. */
 export function judgeCurve(
   { ratio, boreMm, sigmaMm, points }: Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>,
   quantities?: Pick<Quantities, 'pressure'>,
+  against?: HeldAgainst | null,
 ): Diagnosis | null {
   return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3
     ? null
-    : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points }, quantities);
+    : diagnose(
+        against
+          ? { ratio, boreMm, travelSigmaMm: Math.hypot(sigmaMm, MODEL_MM), points, ...against }
+          : { ratio, boreMm, travelSigmaMm: sigmaMm, points },
+        quantities,
+      );
 }
