@@ -95,6 +95,13 @@ describe('against the pedal that was calculated', () => {
       /^Against the pedal that Size calculates, at 7 MPa: free play [+−]\d+ mm ± \d+ mm, flex .*, air \+0 mm ± .*\. Up to 12 mm more is allowed\.$/,
     );
   });
+  it('far firmer than calculated, it is another pedal', () => {
+    const soft = { ...AGAINST, expected: { ...AGAINST.expected, flexMmPerMPa: 8 } };
+    const held = judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(0) }, undefined, soft)!;
+    expect(heldWords(held, soft, 'Front brakes', METRIC).title).toBe(
+      'Size calculates another pedal',
+    );
+  });
   it('draws the calculated pedal: play at nothing, play, flex and pads at a hard stop', () => {
     const { points } = calculatedLine(AGAINST);
     expect(points[0]!.y).toBe(10);

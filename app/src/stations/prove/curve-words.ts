@@ -100,12 +100,19 @@ export function heldWords(
     part('flex', excess!.flexMm, excessSigma!.flexMm),
     part('air', excess!.airMm, excessSigma!.airMm),
   ].join(', ');
+  const compared = `Against the pedal that Size calculates, at ${pressure(referenceMPa, 1)}: ${over}.`;
+  // So much firmer than calculated, no part of it can be told.
+  if (excess!.flexMm + 2 * excessSigma!.flexMm < -limitMm)
+    return {
+      title: 'Size calculates another pedal',
+      detail: `${compared} Check the figures in Size, and the gauge and sensor.`,
+    };
   return {
     title:
       verdict === 'air'
         ? `Air: ${volume(airMl, 1)} ± ${volume(2 * sigma.airMl, 1)} left in ${circuit.toLowerCase()}`
         : HELD_TITLES[verdict],
-    detail: `Against the pedal that Size calculates, at ${pressure(referenceMPa, 1)}: ${over}. Up to ${length(limitMm)} more is allowed.${missing ? ` ${missing}` : ''}`,
+    detail: `${compared} Up to ${length(limitMm)} more is allowed.${missing ? ` ${missing}` : ''}`,
   };
 }
 
