@@ -58,10 +58,10 @@ const posesOfTravel = ({ heaveMm, rollDeg, lockDeg, aboutMm }: Travel) =>
 
 /** The moving thing that both ends of a line are mounted on; null where there is none. */
 function riddenBy(points: readonly Vec3[], obstacles: readonly Obstacle[]): Thing | null {
-  const moving = obstacles.filter(({ thing }) => thing.travel);
-  if (!moving.length) return null;
-  const [a, b] = mountedOn(points, moving);
-  return moving.find(({ thing }) => a.has(thing.id) && b.has(thing.id))?.thing ?? null;
+  if (!obstacles.some(({ thing }) => thing.travel)) return null;
+  const [a, b] = mountedOn(points, obstacles);
+  const ridden = obstacles.find(({ thing }) => thing.travel && a.has(thing.id) && b.has(thing.id));
+  return ridden?.thing ?? null;
 }
 
 /** Of what a thing carries, the travel that it has of its own. */
