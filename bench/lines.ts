@@ -131,6 +131,8 @@ export function bigPlan(count: number, clips?: number): Plan {
     hoses,
     lines: copies.flatMap((c) => c.lines).slice(0, count),
     bleeding: { ...plan.bleeding, listed: [] },
+    // Its reservoirs have other names here.
+    filling: { ...plan.filling, fluids: [] },
   };
 }
 
