@@ -44,7 +44,9 @@ describe('what purpose and method ask', () => {
     const car = withParts({ H: 'handbrake-cylinder', P: 'parking-valve' });
     expect(said(car, 'no-parking-brake').join()).toMatch(/^note H, P: .*keep a mechanical one/);
     const aircraft = withParts({ 'Left toe': 'master', P: 'parking-valve' });
-    expect(said(aircraft, 'no-parking-brake').join()).toMatch(/chock the wheels or tie it down/);
+    expect(said(aircraft, 'no-parking-brake').join()).toMatch(
+      /Chock the wheels or tie the aircraft down/,
+    );
     expect(said(withParts({ M: 'master' }), 'no-parking-brake')).toEqual([]);
   });
   test('gravity-uphill: fluid runs down, from the reservoir of the master or one joined to it', () => {
@@ -61,6 +63,20 @@ describe('what purpose and method ask', () => {
     expect(levels(bleederMm + 20).join()).toMatch(/^caution FL: The reservoir is only 20 mm above/);
     expect(levels(bleederMm - 30).join()).toMatch(/^stop FL: Gravity cannot bleed it/);
     expect(levels(bleederMm - 30, 'two-people')).toEqual([]);
+    // A second master whose own reservoir stands high is no help to the first one's brake.
+    const two = joined(withParts({ M: 'master', N: 'master', FL: 'caliper', RL: 'caliper' }), [
+      [`M.outlet > FL.${CALIPER}`],
+      [`N.outlet > RL.${CALIPER}`, 'rear'],
+    ]);
+    const filled = set(set(two, 'M', { figures: { levelMm: 0 } }), 'N', {
+      figures: { levelMm: 2000 },
+    });
+    expect(
+      said(
+        { ...filled, filling: { ...filled.filling, method: 'gravity' } },
+        'gravity-uphill',
+      ).join(),
+    ).toMatch(/^stop FL: /);
   });
 });
 

@@ -24,11 +24,11 @@ export {
   type SpanView,
 } from './layout/space.ts';
 export { LEAST_KEPT_MM, throughHoles, type ClipView, type Near } from './layout/clip-view.ts';
-export { mountedOn, posedThing } from './layout/riding.ts';
+export { inPose, MOST_POSES, mountedOn, posedThing } from './layout/riding.ts';
 export { layPlan, type LaidPlan, type PointView } from './layout/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
-export { freshId, freshIn } from './edits/fresh-id.ts';
+export { freshHoseName, freshId, freshIn } from './edits/fresh-id.ts';
 export { benderFor, withTube } from './edits/lines.ts';
 export type { TurnAxis } from './edits/move-part.ts';
 export { lineFollowed } from './edits/follow.ts';

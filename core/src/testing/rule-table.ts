@@ -41,7 +41,7 @@ export const ruleRows = (rules: string): RuleRow[] =>
             : text;
         const levels = LEVELS.filter(
           (level) =>
-            (says.includes('severity(') && !(NEVER[level]?.test(says) ?? false)) ||
+            (/severity\(|gradeOf\(/.test(says) && !(NEVER[level]?.test(says) ?? false)) ||
             says.includes(`'${level}'`),
         );
         const station =

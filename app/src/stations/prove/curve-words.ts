@@ -1,9 +1,5 @@
-import {
-  ATMOSPHERE_MPA,
-  formatLengthUnit,
-  type Quantities,
-  type UnitSystem,
-} from '@firm-line/core/lib/units';
+import { expectedTravelMm, HARD_MPA, squeezed } from '@firm-line/core/physics/hydraulics';
+import { formatLengthUnit, type Quantities, type UnitSystem } from '@firm-line/core/lib/units';
 import type { HeldAgainst, judgeCurve } from '@firm-line/core/stations/prove';
 import type { PedalPoint } from '@firm-line/core/plan';
 import type { ChartLine } from '../../kit/line-chart';
@@ -14,10 +10,8 @@ interface Pedal {
   readonly boreMm: number;
 }
 
-const HARD_MPA = 7;
-const MOST_MPA = 8;
-/** The share of its volume that air loses under a pressure over the atmosphere. */
-const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
+/** Pressures that curves are drawn at. */
+const AT_MPA = Array.from({ length: 60 }, (_, i) => (8 * i) / 59);
 /** What a millimetre of pedal moves through the master, mL. */
 const mlPerMm = ({ boreMm, ratio }: Pedal): number => ((Math.PI / 4) * boreMm ** 2) / ratio / 1000;
 
@@ -117,17 +111,11 @@ export function heldWords(
 }
 
 /** The pedal that Size calculates without air. */
-export function calculatedLine({ expected }: HeldAgainst): ChartLine {
-  const { t0Mm, flexMmPerMPa, padMm, padMPa } = expected;
-  return {
-    name: 'calculated',
-    ink: 'ink',
-    points: Array.from({ length: 60 }, (_, i) => (MOST_MPA * i) / 59).map((x) => ({
-      x,
-      y: t0Mm + flexMmPerMPa * x + padMm * (1 - Math.exp(-x / padMPa)),
-    })),
-  };
-}
+export const calculatedLine = ({ expected }: HeldAgainst): ChartLine => ({
+  name: 'calculated',
+  ink: 'ink',
+  points: AT_MPA.map((x) => ({ x, y: expectedTravelMm(expected, x) })),
+});
 
 /** The readings, and under them what free play, air and flexing each take of the pedal. */
 export function curveLines(
@@ -142,8 +130,7 @@ export function curveLines(
     points: points.map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
   };
   if (!fit) return [dots];
-  const at = Array.from({ length: 60 }, (_, i) => (MOST_MPA * i) / 59);
-  const line = (of: (p: number) => number) => at.map((x) => ({ x, y: Math.max(0, of(x)) }));
+  const line = (of: (p: number) => number) => AT_MPA.map((x) => ({ x, y: Math.max(0, of(x)) }));
   const withAir = (p: number): number => fit.t0Mm + (fit.airMl / mlPerMm(pedal)) * squeezed(p);
   const withFlex = (p: number): number => withAir(p) + fit.flexMmPerMPa * p;
   return [

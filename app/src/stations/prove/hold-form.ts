@@ -66,7 +66,10 @@ export class HoldForm {
   /** Told before the test: what may be lost, and what an ordinary gauge sees of it. */
   protected readonly sees = computed(() => {
     const { pressure } = this.quantities();
-    const { limitMPa, seenMPa } = holdLimits(this.ask(), this.first.sigmaMPa);
+    const { limitMPa, seenMPa } = holdLimits(this.ask(), {
+      sigmaMPa: this.first.sigmaMPa,
+      pedal: this.pedal(),
+    });
     return seenMPa <= limitMPa
       ? `A fall of ${pressure(limitMPa, 2)} is allowed. A gauge within ${pressure(this.first.sigmaMPa, 2)} sees ${pressure(seenMPa, 2)}.`
       : `A fall of ${pressure(limitMPa, 2)} is allowed, and a gauge within ${pressure(this.first.sigmaMPa, 2)} cannot see it: it sees ${pressure(seenMPa, 2)}. Use a finer one, and a steadier temperature.`;

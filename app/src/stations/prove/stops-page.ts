@@ -200,7 +200,8 @@ export class StopsPage {
   );
   protected readonly advice = computed(() => {
     const last = this.stops().at(-1);
-    return last ? stopAdvice(last, this.sheet.view()) : '';
+    if (!last) return '';
+    return `${last.locked === 'rear' ? '✗ ' : ''}${stopAdvice(last, this.sheet.view())}`;
   });
   /** What Size expects of the last stop. */
   protected readonly expected = computed(() => {

@@ -62,3 +62,7 @@ export type Bent = Pick<PlanView, 'ports'> & { readonly plan: Pick<Plan, 'bench'
 /** A line as it would be with other corners, so that a fix is tried before it is offered. */
 export const withCorners = (view: Bent, { line }: LineView, cornersMm: readonly Vec3[]): LineView =>
   lineView({ ...line, cornersMm }, view.plan.bench, view.ports);
+
+/** Names in a row: A, B and C. */
+export const listed = (names: readonly string[]): string =>
+  [names.slice(0, -1).join(', '), ...names.slice(-1)].filter(Boolean).join(' and ');

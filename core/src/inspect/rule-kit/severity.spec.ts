@@ -1,4 +1,4 @@
-import { severity } from './severity.ts';
+import { gradeOf, severity } from './severity.ts';
 
 const HOT = { slight: 2, grave: 10 };
 
@@ -14,6 +14,10 @@ describe('how grave a shortfall is', () => {
     [0, 50, { level: 'stop', grade: 'will touch' }],
   ])('%d mm known within %d mm, of 150', (value, sigma, is) => {
     expect(severity(value, 150, sigma, HOT)).toEqual(is);
+  });
+  test('what is known to fall short has a grade, by however little', () => {
+    expect(gradeOf(150 - 1e-9, 150, 1, HOT).level).toBe('note');
+    expect(gradeOf(0, 0, 1, { slight: 2, grave: 0 }).level).toBe('stop');
   });
   test('it never falls as the figure does', () => {
     const ranks = { note: 1, caution: 2, stop: 3 } as const;

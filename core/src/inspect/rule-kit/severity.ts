@@ -12,21 +12,27 @@ export interface Severity {
   readonly grade: 'just inside' | 'too close' | 'will touch';
 }
 /**
- * How grave it is that a figure falls short of its limit; null where it does not. `sigma` is how well the figure is
- * known: what is not known well is never just inside. Grades are ours, said to be judgement.
+ * How grave a shortfall is. `sigma` is how well the figure is known: what is not known well is never just inside.
+ * Grades are ours, said to be judgement.
  */
-export function severity(
+export function gradeOf(
   value: number,
   limit: number,
   sigma: number,
   { slight, grave }: Grades,
-): Severity | null {
-  if (value >= limit - 1e-6) return null;
+): Severity {
   if (value <= grave) return { level: 'stop', grade: 'will touch' };
   return limit - value <= slight && sigma <= slight
     ? { level: 'note', grade: 'just inside' }
     : { level: 'caution', grade: 'too close' };
 }
+/** The same of any figure; null where it does not fall short of its limit. */
+export const severity = (
+  value: number,
+  limit: number,
+  sigma: number,
+  grades: Grades,
+): Severity | null => (value >= limit - 1e-6 ? null : gradeOf(value, limit, sigma, grades));
 
 /** What a sentence of a shortfall begins with. */
 export const LEADS: Readonly<Record<Severity['grade'], string>> = {

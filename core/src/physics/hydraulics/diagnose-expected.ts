@@ -19,6 +19,14 @@ export interface Expected {
   readonly padMPa: number;
   readonly sigma: { readonly t0Mm: number; readonly flexMmPerMPa: number; readonly padMm: number };
 }
+/** What pads and seals have given of all that they give. */
+const settled = (pMPa: number, padMPa: number): number => 1 - Math.exp(-pMPa / padMPa);
+/** Travel of the calculated pedal at a pressure, mm. */
+export const expectedTravelMm = (
+  { t0Mm, flexMmPerMPa, padMm, padMPa }: Expected,
+  pMPa: number,
+): number => t0Mm + flexMmPerMPa * pMPa + padMm * settled(pMPa, padMPa);
+
 /** Travel by cause, mm of pedal. */
 export interface Excess {
   readonly freeMm: number;
@@ -26,7 +34,7 @@ export interface Excess {
   readonly airMm: number;
 }
 /** Travel over the calculated pedal that is worth looking for, mm, where nobody says otherwise. Ours, said to be a judgement. */
-export const LIMIT_MM = 8;
+const LIMIT_MM = 8;
 
 type Held = DiagnoseInput & { readonly expected: Expected };
 /** The model fitted to readings and to what was calculated, each by how well it is known: t0, c, s and a; air is never below nothing. */
@@ -35,7 +43,7 @@ function fitted({ points, travelSigmaMm, expected }: Held) {
   const { sigma, padMPa } = expected;
   const prior = [expected.t0Mm, expected.flexMmPerMPa, expected.padMm];
   const known = [sigma.t0Mm, sigma.flexMmPerMPa, sigma.padMm];
-  const terms = (p: number): number[] => [1, p, 1 - Math.exp(-p / padMPa), squeezed(p)];
+  const terms = (p: number): number[] => [1, p, settled(p, padMPa), squeezed(p)];
   const solve = (count: 3 | 4) =>
     fit(
       [
@@ -95,7 +103,7 @@ export function diagnoseExpected(
   const { x, inverse, rmsMm } = fitted(input);
   const [t0Mm, flexMmPerMPa, padMm, a] = x as [number, number, number, number];
   const { sigma } = expected;
-  const [q, k] = [1 - Math.exp(-referenceMPa / expected.padMPa), squeezed(referenceMPa)];
+  const [q, k] = [settled(referenceMPa, expected.padMPa), squeezed(referenceMPa)];
   const variance = (i: number, j: number): number => inverse[i]![j]!;
   const excess: Excess = {
     freeMm: t0Mm - expected.t0Mm,

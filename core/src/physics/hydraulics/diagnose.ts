@@ -36,6 +36,7 @@ export const HARD_MPA = 7;
 /** Pedal under which flex and air together are firm, free play beyond which it is the fault, and doubt beyond which nothing is said; mm. */
 const LIMITS = { firmMm: 15, freePlayMm: 25, doubtMm: 10 };
 
+/** The share of its volume that air loses under a pressure over the atmosphere. Source: Boyle. */
 export const squeezed = (pMPa: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + pMPa);
 
 /** Which reading would settle it. */

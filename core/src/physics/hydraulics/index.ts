@@ -12,7 +12,8 @@ export {
 export { BY_AXLE, type CircuitShare } from './circuits.ts';
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
 export { combination, type Combination, type CombinationSize } from './combination.ts';
-export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
+export { expectedTravelMm } from './diagnose-expected.ts';
+export { diagnose, HARD_MPA, squeezed, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
 export { heating, type Heating, type HeatInput, type HotAxle, type Rotor } from './heat.ts';
 export { isEnough, withFailed, withoutBooster, type Failure } from './failure.ts';
 export {

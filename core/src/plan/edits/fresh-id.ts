@@ -20,3 +20,11 @@ const unused = (prefix: string, used: ReadonlySet<string>): string => {
 /** The least unused id of that form in a list of its own. */
 export const freshIn = (prefix: string, list: readonly { readonly id: string }[]): string =>
   unused(prefix, new Set(list.map(({ id }) => id)));
+
+/** A name that no hose has yet: H1, H2 and so on. */
+export function freshHoseName({ hoses }: Pick<Plan, 'hoses'>): string {
+  const names = new Set(hoses.map(({ name }) => name));
+  return Array.from({ length: hoses.length + 1 }, (_, i) => `H${i + 1}`).find(
+    (name) => !names.has(name),
+  )!;
+}

@@ -1,13 +1,16 @@
 import { derive } from '../../lib/derive/index.ts';
 import {
+  carrying,
   gapTo,
   obstacleOf,
+  obstaclesOf,
   thingAt,
   type Obstacle,
   type Thing,
+  type ThingPose,
   type Travel,
 } from '../../shape/obstacles/index.ts';
-import { partOf, posesOf, type Pose } from '../../shape/rod/index.ts';
+import { partOf, posesOf, STILL, type Pose } from '../../shape/rod/index.ts';
 import { add, pointAt, sub, type Vec3 } from '../../lib/vec/index.ts';
 import { nearOf, type Laid, type Near } from './clip-view.ts';
 
@@ -35,25 +38,39 @@ export const mountedOn = derive(
   },
 );
 
-/** A thing as it stands in a pose of its travel. */
+const placeIn = ({ heave, roll, lock }: Pose, travel: Travel): ThingPose => ({
+  heaveMm: partOf(heave, travel.heaveMm),
+  rollDeg: roll * travel.rollDeg,
+  lockDeg: lock * travel.lockDeg,
+});
+/** A thing where one pose of its travel puts it. */
 export const posedThing = (thing: Thing, pose: Pose): Thing =>
-  thingAt(thing, (travel) => ({
-    heaveMm: partOf(pose.heave, travel.heaveMm),
-    rollDeg: pose.roll * travel.rollDeg,
-    lockDeg: pose.lock * travel.lockDeg,
-  }));
+  thingAt(thing, (travel) => placeIn(pose, travel));
+
+/** Poses in which the things of a vehicle are kept ready. */
+export const MOST_POSES = 120;
+const posed = derive(
+  'things in a pose',
+  // Floating of a caliper moves nothing but the caliper.
+  (obstacles: readonly Obstacle[], { heave, lock, roll }: Pose) => [obstacles, heave, lock, roll],
+  (obstacles, heave, lock, roll): readonly Obstacle[] =>
+    obstacles.map((one) =>
+      one.thing.travel ? obstacleOf(posedThing(one.thing, { heave, lock, roll, float: 0 })) : one,
+    ),
+  MOST_POSES,
+);
+/** Things where a pose puts them, ready to be measured to: made once for all lines, hoses and lengths. */
+export const inPose = (things: readonly Thing[], pose: Pose): readonly Obstacle[] =>
+  posed(obstaclesOf({ things }), pose);
 
 const posesOfTravel = ({ heaveMm, rollDeg, lockDeg, aboutMm }: Travel) =>
   posesOf({
+    ...STILL,
     kind: 'axle',
     heaveMm,
     rollDeg,
     aboutMm,
-    axis: [1, 0, 0],
-    measuredAtMm: aboutMm,
-    floatMm: 0,
-    floatAxis: [0, 1, 0],
-    steer: lockDeg > 0 ? { aboutMm, axis: [0, 0, 1] as const, lockDeg: [-lockDeg, lockDeg] } : null,
+    steer: lockDeg > 0 ? { aboutMm, axis: [0, 0, 1], lockDeg: [-lockDeg, lockDeg] } : null,
   });
 
 /** The moving thing that both ends of a line are mounted on; null where there is none. */
@@ -88,7 +105,6 @@ export function nearThroughTravel(
     (thing.shape.kind === 'wheel' &&
       gapTo(body, thing.shape.centreMm, thing.shape.centreMm, CARRIED_MM) !== null);
   const carried = obstacles.filter(isCarried).map(({ thing }) => ownTravel(thing));
-  const others = obstacles.filter((one) => !isCarried(one));
   const worst = new Map<string, Near>();
   const keep = (near: Near): void => {
     // In a heat sleeve another distance is wanted.
@@ -96,12 +112,10 @@ export function nearThroughTravel(
     const so = worst.get(key);
     if (!so || near.distanceMm < so.distanceMm) worst.set(key, near);
   };
-  for (const { name, pose } of posesOfTravel(ridden.travel!)) {
-    const carrying = posedThing({ ...ridden, shape: { ...PATH, pathMm: points } }, pose).shape;
-    const moved = 'pathMm' in carrying ? carrying.pathMm : points;
-    const around = others.map((one) =>
-      one.thing.travel ? obstacleOf(posedThing(one.thing, pose)) : one,
-    );
+  const travel = ridden.travel!;
+  for (const { name, pose } of posesOfTravel(travel)) {
+    const moved = points.map(carrying(travel, placeIn(pose, travel)).move);
+    const around = posed(obstacles, pose).filter((_, i) => !isCarried(obstacles[i]!));
     for (const near of nearOf(view, moved, lengthMm, around)) {
       // Told as it lies on the line that is drawn, which stands at ride.
       const back = sub(pointAt(points, near.atMm).at, pointAt(moved, near.atMm).at);
@@ -117,4 +131,3 @@ export function nearThroughTravel(
   for (const near of nearOf(view, points, lengthMm, carried)) keep(near);
   return [...worst.values()];
 }
-const PATH = { kind: 'pipe', diameterMm: 1 } as const;

@@ -1,6 +1,7 @@
 export { type BleedView } from './bleed-view.ts';
 export { isSpareBleeder, type BleedNet } from './bleed-net.ts';
-export { type ResidualView } from './residual-view.ts';
+export { pressureOf, type CircuitPressure } from './pressures.ts';
+export { levelOf, type ResidualView } from './residual-view.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export { loadAt, LOADS, plannedHoses, boosterOf, sizeInputOf, type LoadName } from './sizing.ts';
 export { viewPlan, type PlanView } from './view.ts';

@@ -1,3 +1,3 @@
 export { LAYOUTS, type Layout } from './layouts.ts';
-export { Sketch, STILL } from './sketch.ts';
+export { Sketch } from './sketch.ts';
 export { withPurpose } from './with-purpose.ts';

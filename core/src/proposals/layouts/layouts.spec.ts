@@ -54,6 +54,7 @@ describe.each(LAYOUTS.map((layout) => [layout.name, layout] as const))(
     test('can be drawn a second time beside the first', () => {
       const twice = layout.draw(plan);
       expect(twice.hoses).toHaveLength(2 * plan.hoses.length);
+      expect(new Set(twice.hoses.map(({ name }) => name)).size).toBe(twice.hoses.length);
       expect(readPlan(writePlan(twice)).lines).toHaveLength(2 * plan.lines.length);
       expect(new Set(twice.lines.map((l) => l.name)).size).toBe(twice.lines.length);
     });

@@ -1,5 +1,6 @@
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
-import { Sketch, STILL } from './sketch.ts';
+import { STILL } from '../../shape/rod/index.ts';
+import { Sketch } from './sketch.ts';
 import { withPurpose } from './with-purpose.ts';
 import type { Plan } from '../../plan/model/index.ts';
 

@@ -3,6 +3,7 @@ import type { Motion } from '../../shape/rod/index.ts';
 import { hoseById, hoseFittingById } from '../../trade/stock/index.ts';
 import { newLine } from '../../plan/edits/new-line.ts';
 import {
+  freshHoseName,
   freshId,
   newPart,
   type Circuit,
@@ -22,17 +23,6 @@ export type HoseTo =
   | { readonly port: Port; readonly through?: boolean }
   | { readonly atMm: Vec3; readonly direction: Vec3 };
 
-export const STILL: Motion = {
-  kind: 'still',
-  heaveMm: [0, 0],
-  aboutMm: [0, 0, 0],
-  axis: [1, 0, 0],
-  measuredAtMm: [0, 0, 0],
-  rollDeg: 0,
-  steer: null,
-  floatMm: 0,
-  floatAxis: [0, 1, 0],
-};
 /** Hose over its straight line, to begin with; the lengths that serve are looked for after. Common practice. */
 const SLACK = 1.1;
 
@@ -203,7 +193,7 @@ export class Sketch {
     const isFeed = hoseById(stockId)!.kind === 'feed';
     const hose: Hose = {
       id: freshId(this.plan, 'hose'),
-      name: `H${this.plan.hoses.length + 1}`,
+      name: freshHoseName(this.plan),
       title,
       circuitId,
       stockId,

@@ -18,9 +18,7 @@ export function withPurpose(plan: Plan): Plan {
     return {
       axle: axle ?? named ?? null,
       side,
-      ...(part.kind === 'caliper' && plan.hoses.length
-        ? { slides: part.ports.some(({ id }) => floats.has(id)) }
-        : {}),
+      ...(part.ports.some(({ id }) => floats.has(id)) ? { slides: true } : {}),
     };
   };
   return { ...plan, parts: plan.parts.map((part) => ({ ...purposeOf(part), ...part })) };

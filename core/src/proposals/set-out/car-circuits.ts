@@ -1,6 +1,7 @@
+import { STILL } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type Sketch, STILL } from '../layouts/index.ts';
+import type { Sketch } from '../layouts/index.ts';
 import {
   mastersOf,
   type From,

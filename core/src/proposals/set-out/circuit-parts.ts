@@ -1,10 +1,10 @@
 import type { Part, PartKind, Port } from '../../plan/index.ts';
-import type { Motion } from '../../shape/rod/index.ts';
+import { STILL, type Motion } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Answers } from './answers.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type Sketch, STILL } from '../layouts/index.ts';
-import { AXLE_MM, HEAVE, KINGPIN_MM, LOCK_DEG } from './thing-shapes.ts';
+import type { Sketch } from '../layouts/index.ts';
+import { AXLE_MM, HEAVE, KINGPIN_MM, LOCK_DEG, ROLL_DEG } from './thing-shapes.ts';
 
 export const FORE: Vec3 = [-1, 0, 0];
 export const AFT: Vec3 = [1, 0, 0];
@@ -68,7 +68,7 @@ function motionOf(
     ? {
         ...common,
         kind: 'axle',
-        rollDeg: 3,
+        rollDeg: ROLL_DEG,
         aboutMm: [xMm, 0, d.hubMm],
         measuredAtMm: [xMm, 0, d.hubMm],
       }

@@ -2,7 +2,8 @@ import type { Circuit, Plan } from '../../plan/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Answers } from './answers.ts';
 import type { Dimensions } from './dimensions.ts';
-import { Sketch, STILL, withPurpose } from '../layouts/index.ts';
+import { STILL } from '../../shape/rod/index.ts';
+import { Sketch, withPurpose } from '../layouts/index.ts';
 import {
   type From,
   UP,

@@ -1,7 +1,7 @@
-import type { Motion } from '../../shape/rod/index.ts';
+import { STILL, type Motion } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Dimensions } from './dimensions.ts';
-import { type Sketch, STILL } from '../layouts/index.ts';
+import type { Sketch } from '../layouts/index.ts';
 import { HEAVE } from './thing-shapes.ts';
 import {
   UP,

@@ -73,6 +73,9 @@ export const KINGPIN_MM = 60;
 export const EXHAUST_C = 350;
 /** How far over the rails' middle an engine's underside stands. An ordinary figure. */
 export const OVER_RAILS_MM = 130;
+/** How far a solid axle rolls, and how wide an exhaust is. Ordinary figures. */
+export const ROLL_DEG = 3;
+export const EXHAUST_MM = 55;
 /** How thick a solid axle is. An ordinary figure. */
 export const AXLE_MM = 80;
 
@@ -115,7 +118,7 @@ export const beam = (d: Dimensions, x: number, name: string, track: number): Thi
     bar(across(x, track / 2 - d.tyreWidthMm / 2 - 30, d.hubMm), AXLE_MM, AXLE_MM, 'round'),
     {
       holds: true,
-      travel: { heaveMm: HEAVE, rollDeg: 3, lockDeg: 0, aboutMm: [x, 0, d.hubMm] },
+      travel: { heaveMm: HEAVE, rollDeg: ROLL_DEG, lockDeg: 0, aboutMm: [x, 0, d.hubMm] },
     },
   );
 

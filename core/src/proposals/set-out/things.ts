@@ -10,6 +10,8 @@ import {
   block,
   pipe,
   EXHAUST_C,
+  EXHAUST_MM,
+  ROLL_DEG,
   both,
   bar,
   rails,
@@ -20,9 +22,9 @@ import {
 import { motorcycle } from './motorcycle-things.ts';
 
 /** An exhaust over a solid axle keeps its distance from the tube on that axle at full bump. */
-const CLEAR_OF_AXLE_MM = AXLE_MM / 2 + 25 + HEAVE[1] + 150 + 55 / 2;
+const CLEAR_OF_AXLE_MM = AXLE_MM / 2 + 25 + HEAVE[1] + 150 + EXHAUST_MM / 2;
 /** So much higher, for each mm off the middle, an axle's end stands when it is rolled. */
-const ROLLED = Math.sin(radians(3));
+const ROLLED = Math.sin(radians(ROLL_DEG));
 
 function exhaustPath(d: Dimensions, tail: number): Vec3[] {
   const { engine, exhaust, rearAxle, wheelbaseMm: wb } = d.answers;
@@ -105,7 +107,7 @@ function drive(d: Dimensions): Thing[] {
   }
   if (exhaust !== 'none')
     found.push(
-      thing('exhaust', 'Exhaust', 'exhaust', pipe(exhaustPath(d, tail), 55), {
+      thing('exhaust', 'Exhaust', 'exhaust', pipe(exhaustPath(d, tail), EXHAUST_MM), {
         surfaceC: EXHAUST_C,
       }),
     );

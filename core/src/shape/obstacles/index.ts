@@ -39,4 +39,11 @@ export {
   type ThingKind,
   type Travel,
 } from './shapes.ts';
-export { envelopeOf, solidsOf, thingAt, type Envelope, type ThingPose } from './solids.ts';
+export {
+  carrying,
+  envelopeOf,
+  solidsOf,
+  thingAt,
+  type Envelope,
+  type ThingPose,
+} from './solids.ts';

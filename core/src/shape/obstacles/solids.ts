@@ -93,10 +93,20 @@ export interface ThingPose {
 const ROLL: Vec3 = [1, 0, 0];
 const STEER: Vec3 = [0, 0, 1];
 
-function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }: ThingPose): Solid {
+/** What a pose of a travel does to directions and to places that go with it. */
+export function carrying(
+  { aboutMm }: Travel,
+  { heaveMm, rollDeg, lockDeg }: ThingPose,
+): { readonly turn: (v: Vec3) => Vec3; readonly move: (p: Vec3) => Vec3 } {
   const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
-  const move = (p: Vec3): Vec3 =>
-    add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm)));
+  return {
+    turn,
+    move: (p) => add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm))),
+  };
+}
+
+function posed(solid: Solid, travel: Travel, pose: ThingPose): Solid {
+  const { turn, move } = carrying(travel, pose);
   if (solid.kind === 'rod') return { ...solid, from: move(solid.from), to: move(solid.to) };
   if (solid.kind === 'drum')
     return { ...solid, center: move(solid.center), axis: turn(solid.axis) };
@@ -111,11 +121,9 @@ function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }:
 export function thingAt(thing: Thing, pose: (travel: Travel) => ThingPose): Thing {
   const { travel, shape } = thing;
   if (!travel) return thing;
-  const { heaveMm, rollDeg, lockDeg } = pose(travel);
-  const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
-  const move = (p: Vec3): Vec3 =>
-    add(addScaled(travel.aboutMm, [0, 0, 1], heaveMm), turn(sub(p, travel.aboutMm)));
-  const lift = (p: Vec3): Vec3 => addScaled(p, [0, 0, 1], heaveMm);
+  const at = pose(travel);
+  const { turn, move } = carrying(travel, at);
+  const lift = (p: Vec3): Vec3 => addScaled(p, [0, 0, 1], at.heaveMm);
   const moved = (): Shape => {
     if (shape.kind === 'wheel')
       return { ...shape, centreMm: move(shape.centreMm), axis: turn(shape.axis) };

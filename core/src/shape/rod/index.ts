@@ -16,6 +16,7 @@ export {
   mover,
   partOf,
   posesOf,
+  STILL,
   RIDE,
   swingDeg,
   type Motion,

@@ -37,6 +37,19 @@ export interface Motion {
   readonly floatAxis: Vec3;
 }
 
+/** An end that does not move: what others are made of. */
+export const STILL: Motion = {
+  kind: 'still',
+  heaveMm: [0, 0],
+  aboutMm: [0, 0, 0],
+  axis: [1, 0, 0],
+  measuredAtMm: [0, 0, 0],
+  rollDeg: 0,
+  steer: null,
+  floatMm: 0,
+  floatAxis: [0, 1, 0],
+};
+
 /** A place of the travel: shares from −1 (droop, left, rolled left) over 0 (ride, straight) to 1; float 0 to 1. */
 export interface Pose {
   readonly heave: number;

@@ -1,6 +1,6 @@
 import type { FillMethod, FillTool, Filling, Plan } from '../../plan/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
-import type { AirNetwork } from '../../physics/air/index.ts';
+import { AirSim, GLYCOL_FLUID, type AirNetwork } from '../../physics/air/index.ts';
 
 /** A way to bleed: what it needs, when it is right, and how one go of it is done. */
 export interface Method {
@@ -121,11 +121,9 @@ export function methodsFor(
 ): MethodView[] {
   const actuated = parts.some(({ kind }) => kind === 'actuator');
   const silicone = filling.fluids.some(({ fluidId }) => fluidById(fluidId)?.family === 'silicone');
-  const above = network
-    ? network.bleeders.filter(({ heightMm }) =>
-        network.outlets.every((outlet) => outlet.heightMm <= heightMm),
-      )
-    : [];
+  // Each by the reservoir that its own way leads to.
+  const heads = network && new AirSim(network, GLYCOL_FLUID, false);
+  const above = network?.bleeders.filter(({ id }) => heads!.headOf(id) <= 0) ?? [];
   return METHODS.map((method) => {
     const missing = method.tools.filter((tool) => !tools.includes(tool));
     const wrong =

@@ -11,6 +11,7 @@ import {
   type SignedSection,
 } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
+import { onCircuit } from './on-circuit.ts';
 
 /** What of a plan proofs rest on. */
 export type Proved = Pick<PlanView, 'lines' | 'plan' | 'bleeding'>;
@@ -37,14 +38,7 @@ export const circuitDigest = derive(
     fluidIds(view, work),
   ],
   (lines, circuitId, hoses, parts, fluids): string => {
-    const own = lines.filter(({ line }) => line.circuitId === circuitId);
-    const hosed = hoses.filter((hose) => hose.circuitId === circuitId);
-    const ports = new Set(
-      [...own.map(({ line }) => line.ends), ...hosed.map(({ ends }) => ends)].flatMap(
-        ({ a, b }) => [a.portId, b.portId],
-      ),
-    );
-    const joined = parts.filter((part) => part.ports.some(({ id }) => ports.has(id)));
+    const { lines: own, hoses: hosed, parts: joined } = onCircuit(circuitId, lines, hoses, parts);
     const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string =>
       JSON.stringify([of.portId, of.joint ?? null]);
     return fnv32([

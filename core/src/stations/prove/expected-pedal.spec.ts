@@ -27,7 +27,7 @@ describe('the pedal that is calculated', () => {
   });
 });
 
-// Where drums stand off far, what they take up first looks much like a little air: Gannet is told less often.
+// Drum shoes far from their drums take up fluid at low pressure, as a little air does, so Gannet gets fewer verdicts.
 describe.each([
   ['wheatear', 0.85],
   ['gannet', 0.8],

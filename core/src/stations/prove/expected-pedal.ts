@@ -1,4 +1,5 @@
 import {
+  HARD_MPA,
   masterMmPerMl,
   sumMl,
   takenMl,
@@ -10,8 +11,6 @@ import type { PlanView } from '../../plan/results/index.ts';
 /** What a curve is held against: the pedal of the plan without air, and how much of it may be too much. */
 export type HeldAgainst = Required<Pick<DiagnoseInput, 'expected' | 'referenceMPa' | 'limitMm'>>;
 
-/** Pressure at which a pedal is compared, MPa, or the planned one where that is less. Common practice: a hard stop. */
-const HARD_MPA = 7;
 /** Of the travel there is, the share that may be too much. Ours, said to be a judgement. */
 const LIMIT_SHARE = 0.07;
 /** Pads that settle and seals that roll take this at low pressure, mL an axle, known to so much; most of it by this pressure. Ours, said to be a judgement. */
@@ -47,6 +46,7 @@ export function expectedPedal(
     );
   const play = plan.parts.find(({ kind }) => kind === 'master')?.figures.freePlayMm ?? 1;
   const gapsMm = mmAt(0);
+  // A hard stop, or the planned pressure where that is less.
   const referenceMPa = Math.min(HARD_MPA, Math.max(1, size.empty.size.pressureMPa.front));
   const flexMmPerMPa = (mmAt(referenceMPa) - gapsMm) / referenceMPa;
   const seatingMm = (ml: number): number => ratio * (moves.front + moves.rear) * ml;

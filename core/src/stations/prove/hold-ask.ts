@@ -1,6 +1,7 @@
 import { sumMl, takenMl } from '../../physics/hydraulics/index.ts';
-import { fluidFor, hoseVolumeMl, type Circuit, type Plan } from '../../plan/index.ts';
-import type { PlanView } from '../../plan/results/index.ts';
+import { fluidFor, hoseVolumeMl, type Circuit } from '../../plan/index.ts';
+import { pressureOf, type PlanView } from '../../plan/results/index.ts';
+import { onCircuit } from './on-circuit.ts';
 import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
 
 /** What a circuit is held at, what the most force on the pedal makes of it, and how stiffly its fluid is shut in. */
@@ -28,20 +29,16 @@ const UNKNOWN_STIFFNESS = 0.4;
 const STIFFNESS_DOUBT = 0.4;
 
 /** Volume shut in between master and brakes, mL. */
-function shutInMl(circuit: Circuit, { lines, ports, plan }: PlanView): number {
-  const own = lines.filter(({ line }) => line.circuitId === circuit.id);
-  const hoses = plan.hoses.filter(
-    ({ circuitId, service }) => circuitId === circuit.id && service === 'pressure',
-  );
-  const parts = new Set(
-    [...own.map(({ line }) => line.ends), ...hoses.map(({ ends }) => ends)]
-      .flatMap(({ a, b }) => [ports.get(a.portId ?? '')?.part, ports.get(b.portId ?? '')?.part])
-      .filter((part) => part !== undefined && part.kind !== 'master' && part.kind !== 'reservoir'),
-  );
+function shutInMl(circuit: Circuit, { lines, plan }: PlanView): number {
+  const own = onCircuit(circuit.id, lines, plan.hoses, plan.parts);
   return (
-    own.reduce((sum, { volumeMl }) => sum + volumeMl, 0) +
-    hoses.reduce((sum, hose) => sum + hoseVolumeMl(hose), 0) +
-    [...parts].reduce((sum, part) => sum + part!.cavityMl, 0)
+    own.lines.reduce((sum, { volumeMl }) => sum + volumeMl, 0) +
+    own.hoses
+      .filter(({ service }) => service === 'pressure')
+      .reduce((sum, hose) => sum + hoseVolumeMl(hose), 0) +
+    own.parts
+      .filter(({ kind }) => kind !== 'master' && kind !== 'reservoir')
+      .reduce((sum, { cavityMl }) => sum + cavityMl, 0)
   );
 }
 
@@ -61,38 +58,19 @@ function stiffnessOf(circuit: Circuit, view: PlanView, atMPa: number): number {
     : UNKNOWN_STIFFNESS;
 }
 
-/** Pressures that a circuit is known to come to: planned, and with the most force on the pedal; null where its figures are not there. */
-function pressuresOf(
-  { work, axle }: Circuit,
-  {
-    size,
-    works,
-    plan: { trailer },
-  }: Pick<PlanView, 'size' | 'works'> & { readonly plan: Pick<Plan, 'trailer'> },
-): { readonly plannedMPa: number; readonly mostMPa: number | null } | null {
-  if (work === 'clutch')
-    return { plannedMPa: works.clutch?.pressureMPa ?? CLUTCH_MPA, mostMPa: null };
-  if (trailer) return { plannedMPa: trailer.actuatorMPa, mostMPa: trailer.actuatorMPa };
-  if (!size) return null;
-  const of = (mpa: Readonly<Record<'front' | 'rear', number>>): number =>
-    axle ? mpa[axle] : Math.max(mpa.front, mpa.rear);
-  return { plannedMPa: of(size.empty.size.pressureMPa), mostMPa: of(size.mostMPa) };
-}
-
 const tenths = (mpa: number): number => Math.round(mpa * 10) / 10;
 /** What the hold of a circuit asks. A rating that is lower never lowers it: that is a snag of its own. */
 export function holdAsk(circuit: Circuit, view: PlanView): HoldAsk {
-  const known = pressuresOf(circuit, view);
-  const planned = known?.plannedMPa ?? USUAL_MPA;
+  const known = pressureOf(circuit, view);
+  const isClutch = circuit.work === 'clutch';
+  const planned = known?.plannedMPa ?? (isClutch ? CLUTCH_MPA : USUAL_MPA);
   const [least, most] = WORKING_MPA;
-  const wantedMPa = tenths(
-    circuit.work === 'clutch' ? planned : Math.min(Math.max(planned, least), most),
-  );
+  const wantedMPa = tenths(isClutch ? planned : Math.min(Math.max(planned, least), most));
   const stiffness = stiffnessOf(circuit, view, wantedMPa);
   return {
     circuitId: circuit.id,
     wantedMPa,
-    mostMPa: known?.mostMPa ? tenths(known.mostMPa) : null,
+    mostMPa: known && tenths(known.mostMPa),
     stiffnessMPaPerK: stiffness,
     stiffnessSigmaMPaPerK: STIFFNESS_DOUBT * stiffness,
   };

@@ -33,13 +33,13 @@ const STEADY_C = 1;
 
 /** What a hold is judged by besides its own figures. */
 type Shut = Pick<HoldAsk, 'wantedMPa' | 'stiffnessMPaPerK' | 'stiffnessSigmaMPaPerK'>;
-/** The fall that a hold may show, and the least that a gauge can see of it. */
+/** The fall that a hold may show, and the least that a gauge can see of it. Under what is alive no temperature counts. */
 export const holdLimits = (
   { wantedMPa, stiffnessMPaPerK }: Shut,
-  sigmaMPa: number,
+  { sigmaMPa, pedal }: Pick<HoldTest, 'sigmaMPa' | 'pedal'>,
 ): Pick<HoldView, 'limitMPa' | 'seenMPa'> => ({
   limitMPa: Math.max(LOST_LEAST_MPA, LOST_SHARE * wantedMPa),
-  seenMPa: seenMPa(sigmaMPa, stiffnessMPaPerK, TEMP_SIGMA_C),
+  seenMPa: seenMPa(sigmaMPa, pedal === 'live' ? 0 : stiffnessMPaPerK, TEMP_SIGMA_C),
 });
 
 /**
@@ -53,13 +53,12 @@ export function judgeHold(
 ): HoldView {
   const { startMPa, endMPa, startC, endC, minutes, sigmaMPa, pedal } = test;
   const live = pedal === 'live';
-  const stiffnessMPaPerK = live ? 0 : shut.stiffnessMPaPerK;
-  const { limitMPa, seenMPa: seen } = holdLimits({ ...shut, stiffnessMPaPerK }, sigmaMPa);
+  const { limitMPa, seenMPa: seen } = holdLimits(shut, test);
   const { fallMPa, verdict, missing } = hold({
     start: { pressureMPa: startMPa, tempC: startC },
     end: { pressureMPa: endMPa, tempC: endC },
     minutes,
-    stiffnessMPaPerK,
+    stiffnessMPaPerK: live ? 0 : shut.stiffnessMPaPerK,
     stiffnessSigmaMPaPerK: live ? 0 : shut.stiffnessSigmaMPaPerK,
     limitMPa: Math.max(limitMPa, seen),
     pressureSigmaMPa: sigmaMPa,

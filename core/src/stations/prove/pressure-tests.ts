@@ -3,6 +3,7 @@ import { quantitiesOf } from '../../lib/units/index.ts';
 import type { Circuit } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { holdAsk } from './hold-ask.ts';
+import { onCircuit } from './on-circuit.ts';
 import { circuitDigest } from './digests.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
 
@@ -11,18 +12,12 @@ function leakPlaces(
   { id }: Circuit,
   { lines, ports, plan }: PlanView,
 ): { readonly id: string; readonly name: string }[] {
-  const own = lines.filter(({ line }) => line.circuitId === id);
-  const hoses = plan.hoses.filter((hose) => hose.circuitId === id);
+  const { lines: own, hoses, parts } = onCircuit(id, lines, plan.hoses, plan.parts);
   const joints = [
     ...own.flatMap((line) => ENDS.map((end) => lineJoint(line, end))),
     ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? [])),
   ];
-  const parts = new Set(
-    [...own.map(({ line }) => line), ...hoses]
-      .flatMap(({ ends }) => [ends.a, ends.b])
-      .flatMap(({ portId }) => ports.get(portId ?? '')?.part ?? []),
-  );
-  const screws = [...parts].flatMap((part) =>
+  const screws = parts.flatMap((part) =>
     part.ports
       .filter(({ role }) => role === 'bleeder' || role === 'spare')
       .map((port) => ({ id: port.id, name: `${part.name}, ${port.name}` })),

@@ -1,9 +1,11 @@
 import { stoppingM } from '../../physics/hydraulics/index.ts';
 import { quantitiesOf } from '../../lib/units/index.ts';
-import type { StopTest } from '../../plan/index.ts';
+import type { Plan, StopTest } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
-type Advised = Pick<PlanView, 'size' | 'plan'>;
+type Advised = Pick<PlanView, 'size'> & {
+  readonly plan: Pick<Plan, 'sizing' | 'units' | 'ownUnits'>;
+};
 
 /** Turns by which the knee must come down to where Size keeps the rear behind the front, at least one; null where that is not known. */
 function turnsDown({ size, plan: { sizing } }: Advised): number | null {
@@ -41,8 +43,8 @@ export function stopAdvice(stop: StopTest, view: Advised): string {
     const to =
       stop.valveTurns === null ? '' : `, to ${Math.max(0, stop.valveTurns - (turns ?? 1))}`;
     return sizing?.rearValve
-      ? `✗ The rear locked first: the vehicle can spin. Reduce the rear by ${by}${to}, then repeat from a lower speed.`
-      : '✗ The rear locked first: the vehicle can spin. Do not drive it. See Size.';
+      ? `The rear locked first: the vehicle can spin. Reduce the rear by ${by}${to}, one change per run, then repeat from a lower speed.`
+      : 'The rear locked first: the vehicle can spin. Do not drive it. Fit a valve in the rear circuit, or another bore: see Size.';
   }
   return stop.locked === 'front' ? `The front locked first, as it should.${roomToRear(view)}` : '';
 }

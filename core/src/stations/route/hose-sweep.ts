@@ -1,12 +1,5 @@
 import { derive } from '../../lib/derive/index.ts';
-import {
-  clearanceTo,
-  keptFrom,
-  obstacleOf,
-  obstaclesOf,
-  type Obstacle,
-  type Thing,
-} from '../../shape/obstacles/index.ts';
+import { clearanceTo, keptFrom, type Obstacle, type Thing } from '../../shape/obstacles/index.ts';
 import {
   judge,
   mover,
@@ -20,7 +13,7 @@ import {
   type Shape,
 } from '../../shape/rod/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import { posedThing, type HoseEnd, type PortView } from '../../plan/index.ts';
+import { inPose, MOST_POSES, type HoseEnd, type PortView } from '../../plan/index.ts';
 import { hoseFittingById, type HoseStock } from '../../trade/stock/index.ts';
 import { neighbor } from './neighbor.ts';
 import {
@@ -94,24 +87,17 @@ interface Around {
   readonly hot: readonly Obstacle[];
   readonly cold: readonly Obstacle[];
 }
-/** Poses in which the things of a vehicle are kept ready. */
-const MOST_POSES = 120;
-const posed = derive(
-  'things in a pose',
-  // Floating of a caliper moves nothing but the caliper.
-  (obstacles: readonly Obstacle[], { heave, lock, roll }: Pose) => [obstacles, heave, lock, roll],
-  (obstacles, heave, lock, roll): Around => {
-    const standing = obstacles.map(({ thing }) =>
-      obstacleOf(posedThing(thing, { heave, lock, roll, float: 0 })),
-    );
-    const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
-    return { hot: standing.filter(isHot), cold: standing.filter((one) => !isHot(one)) };
-  },
+const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
+const sorted = derive(
+  'things by heat',
+  (obstacles: readonly Obstacle[]) => [obstacles],
+  (obstacles): Around => ({
+    hot: obstacles.filter(isHot),
+    cold: obstacles.filter((one) => !isHot(one)),
+  }),
   MOST_POSES,
 );
-/** Things as they stand in one of the named poses, ready to be measured to: made once for all hoses and lengths. */
-const thingsAt = (things: readonly Thing[], pose: Pose): Around =>
-  posed(obstaclesOf({ things }), pose);
+const thingsAt = (things: readonly Thing[], pose: Pose): Around => sorted(inPose(things, pose));
 
 /** What a hose comes nearest to, against what is wanted there; what its ends stand on spared near them. */
 function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): HoseNear | null {

@@ -7,7 +7,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { Motion } from '@firm-line/core/shape/rod';
-import { HOSE, HOSE_END, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import { HOSE, HOSE_END, freshHoseName, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/trade/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import { SelectField } from '../../../kit/fields/select-field';
@@ -17,7 +17,7 @@ import { focusFirstInvalid } from '../../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
 import { FieldOf } from '../../../kit/fields/field';
-import { HoseMotion, STILL } from './hose-motion';
+import { AT_FIRST, HoseMotion } from './hose-motion';
 
 const END: HoseEnd = {
   portId: null,
@@ -217,13 +217,9 @@ export class HoseForm {
 
   openNew(): void {
     const plan = this.store.plan();
-    const names = new Set(plan.hoses.map((hose) => hose.name));
-    const name = Array.from({ length: plan.hoses.length + 1 }, (_, i) => `H${i + 1}`).find(
-      (n) => !names.has(n),
-    )!;
     this.open(true, {
-      id: freshId(plan, 'hose'),
-      name,
+      id: this.store.freshId('hose'),
+      name: freshHoseName(plan),
       title: '',
       circuitId: plan.circuits[0]!.id,
       stockId: 'ptfe-3',
@@ -233,7 +229,7 @@ export class HoseForm {
         b: { ...END, atMm: [200, 0, -100], direction: [0, 0, 1], fittingId: 'banjo' },
       },
       orderMm: 400,
-      motion: STILL,
+      motion: AT_FIRST,
       fixing: 'bracket',
       locked: true,
       gauze: false,

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Thing } from '@firm-line/core/shape/obstacles';
-import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/shape/rod';
+import { kingpinAxis, kingpinLean, STILL, type Motion } from '@firm-line/core/shape/rod';
 import { MOTION } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { CheckField } from '../../../kit/fields/check-field';
@@ -11,17 +11,8 @@ import { SelectField } from '../../../kit/fields/select-field';
 import { VectorField } from '../../../kit/fields/vector-field';
 import { PlanStore } from '../../../session/plan-store';
 
-export const STILL: Motion = {
-  kind: 'still',
-  heaveMm: [-50, 50],
-  aboutMm: [0, 0, 0],
-  axis: [1, 0, 0],
-  measuredAtMm: [0, 0, 0],
-  rollDeg: 0,
-  steer: null,
-  floatMm: 0,
-  floatAxis: [0, 1, 0],
-};
+/** A new hose's end, to begin with: still, and ready to go so far up and down. */
+export const AT_FIRST: Motion = { ...STILL, heaveMm: [-50, 50] };
 type Steer = NonNullable<Motion['steer']>;
 type Lean = ReturnType<typeof kingpinLean>;
 /** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
@@ -35,7 +26,7 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
     lockDeg > 0
       ? { aboutMm, axis: [0, 0, 1] as Vec3, lockDeg: [-lockDeg, lockDeg] as const }
       : null;
-  const common = { ...STILL, heaveMm, measuredAtMm, steer };
+  const common = { ...AT_FIRST, heaveMm, measuredAtMm, steer };
   if (kind === 'axle') return { ...common, kind: 'axle', rollDeg, aboutMm };
   return {
     ...common,

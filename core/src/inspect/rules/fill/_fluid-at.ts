@@ -1,8 +1,9 @@
 import { fluidOfWork, partsOf } from '../../../stations/fill/index.ts';
 import { components, type Network } from '../../../physics/flow-graph/index.ts';
-import { fluidFor, type Part, type Plan } from '../../../plan/index.ts';
+import { derive } from '../../../lib/derive/index.ts';
+import type { Part } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
-import { fluidById, type Fluid } from '../../../trade/stock/index.ts';
+import type { Fluid } from '../../../trade/stock/index.ts';
 import { wholeView } from '../../rule-kit/whole-view.ts';
 
 /** What a rule reads that asks for the fluid in a part. */
@@ -30,17 +31,19 @@ export function fluidAt(
   };
 }
 
-/** The fluid that reaches ports: that of what they share it with, back to the reservoir. */
-export function fluidReaching(
-  portIds: readonly (string | null)[],
-  { network, plan }: { readonly network: Network; readonly plan: Pick<Plan, 'parts' | 'filling'> },
-): Fluid {
-  const group = components(network);
-  const groupOf = (id: string | null): number | undefined =>
-    id === null ? undefined : group[network.index.get(id) ?? -1];
-  const own = new Set(portIds.flatMap((id) => groupOf(id) ?? []));
-  const parts = plan.parts.filter(({ ports }) =>
-    ports.some(({ id }) => own.has(groupOf(id) ?? -1)),
-  );
-  return fluidById(fluidFor(plan, parts))!;
-}
+/** Parts by what shares its fluid, back to the reservoir; a part that is joined to nothing is in none. */
+export const sharingFluid = derive(
+  'what shares its fluid',
+  (network: Network, parts: readonly Part[]) => [network, parts],
+  (network, parts): readonly (readonly Part[])[] => {
+    const group = components(network);
+    const together = new Map<number, Part[]>();
+    for (const part of parts) {
+      const own = part.ports
+        .map(({ id }) => group[network.index.get(id) ?? -1])
+        .find((one) => one !== undefined);
+      if (own !== undefined) together.set(own, [...(together.get(own) ?? []), part]);
+    }
+    return [...together.values()];
+  },
+);

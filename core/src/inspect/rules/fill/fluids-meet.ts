@@ -1,8 +1,8 @@
-import { components } from '../../../physics/flow-graph/index.ts';
 import { fluidFor, type Part } from '../../../plan/index.ts';
 import { fluidById, type FluidFamily } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
+import { sharingFluid } from './_fluid-at.ts';
 
 const WORDS: Record<FluidFamily, string> = {
   glycol: 'glycol',
@@ -22,16 +22,7 @@ export const fluidsMeet = defineRule({
   about: 'plan',
   reads: ['network', 'plan.parts', 'plan.filling'],
   judge: ({ network, plan: { parts, filling } }) => {
-    const group = components(network);
-    const groupOf = ({ ports }: Part): number =>
-      ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ??
-      -1;
-    const together = new Map<number, Part[]>();
-    for (const part of parts) {
-      const own = groupOf(part);
-      if (own >= 0) together.set(own, [...(together.get(own) ?? []), part]);
-    }
-    return [...together.values()].flatMap((own): Finding[] => {
+    return sharingFluid(network, parts).flatMap((own): Finding[] => {
       const made = own.filter(
         (part): part is Part & { readonly family: FluidFamily } => part.family !== null,
       );

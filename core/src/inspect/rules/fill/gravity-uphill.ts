@@ -1,3 +1,5 @@
+import { feedsOf } from '../../../plan/network/index.ts';
+import { levelOf } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 import { severity } from '../../rule-kit/severity.ts';
@@ -10,15 +12,18 @@ export const gravityUphill = defineRule({
   id: 'gravity-uphill',
   station: 'fill',
   about: 'plan',
-  reads: ['bleeding', 'plan.filling', 'ports'],
+  reads: ['bleeding', 'network', 'plan.filling', 'plan.parts', 'ports'],
   judge: (view) => {
-    const { bleeding, plan, ports } = view;
+    const { bleeding, network, plan, ports } = view;
     if (plan.filling.method !== 'gravity') return [];
     const { full } = lengthWords(view);
+    const feeds = feedsOf(network, plan.parts);
     return bleeding.flatMap(({ net }) =>
       (net?.bleeders ?? []).flatMap(({ portId }): Finding[] => {
         const bleeder = ports.get(portId)!;
-        const levelsMm = net!.outlets.flatMap(({ levelMm }) => levelMm ?? []);
+        const levelsMm = feeds
+          .filter(({ reached }) => reached.has(portId))
+          .flatMap(({ master }) => levelOf(master, network, plan.parts) ?? []);
         if (!levelsMm.length) return [];
         const fallMm = Math.max(...levelsMm) - bleeder.fixed.atMm[2];
         const is = severity(fallMm, FALL_MM, bleeder.fixed.sigmaMm[2], { slight: 0, grave: 0 });

@@ -1,6 +1,6 @@
 import { reservoirOf } from '../../../stations/fill/index.ts';
 import { defineRule } from '../../define-rule.ts';
-import { quantityWords } from '../../rule-kit/places.ts';
+import { listed, quantityWords } from '../../rule-kit/places.ts';
 
 /** A reservoir that a single corner empties is topped up in the middle of it. Common practice. */
 export const reservoirShort = defineRule({
@@ -24,7 +24,7 @@ export const reservoirShort = defineRule({
       first && {
         level: 'note',
         place: { kind: 'port', id: first.id },
-        where: short.map(({ name }) => name).join(' and '),
+        where: listed(short.map(({ name }) => name)),
         text: `${short.map(({ text }) => text).join(' ')} Stop half way and check the level.`,
       }
     );

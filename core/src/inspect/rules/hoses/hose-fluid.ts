@@ -1,5 +1,7 @@
 import { defineRule } from '../../define-rule.ts';
-import { fluidReaching } from '../fill/_fluid-at.ts';
+import { fluidFor } from '../../../plan/index.ts';
+import { fluidById } from '../../../trade/stock/index.ts';
+import { sharingFluid } from '../fill/_fluid-at.ts';
 
 /** Rubber made for glycol swells and goes soft in mineral oil, hose and seal alike. Common practice; the maker's sheet comes first. */
 export const hoseFluid = defineRule({
@@ -8,7 +10,11 @@ export const hoseFluid = defineRule({
   about: 'hose',
   reads: ['network', 'plan.filling', 'plan.parts'],
   judge: ({ hose: { ends }, stock }, view) => {
-    const fluid = fluidReaching([ends.a.portId, ends.b.portId], view);
+    const meets = [ends.a.portId, ends.b.portId];
+    const own = sharingFluid(view.network, view.plan.parts).find((parts) =>
+      parts.some(({ ports }) => ports.some(({ id }) => meets.includes(id))),
+    );
+    const fluid = fluidById(fluidFor(view.plan, own ?? []))!;
     // What is no brake hose is refused whatever the fluid.
     if (!stock.brakeClass || stock.stands.includes(fluid.family)) return null;
     return {

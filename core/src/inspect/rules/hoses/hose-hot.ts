@@ -1,5 +1,5 @@
 import { leastOf, SHAPE_MM } from './_shared.ts';
-import { severity } from '../../rule-kit/severity.ts';
+import { gradeOf } from '../../rule-kit/severity.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -16,7 +16,7 @@ export const hoseHot = defineRule({
     const { thing, distanceMm, wantedMm } = worst.hot!;
     const { full, bare } = lengthWords(view);
     return {
-      level: severity(distanceMm, wantedMm, SHAPE_MM, { slight: 2, grave: wantedMm / 2 })!.level,
+      level: gradeOf(distanceMm, wantedMm, SHAPE_MM, { slight: 2, grave: wantedMm / 2 }).level,
       text: `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required. Route it elsewhere, or shield it as the hose maker says.`,
     };
   },

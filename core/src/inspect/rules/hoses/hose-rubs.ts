@@ -1,6 +1,6 @@
 import { rubs } from '../../../stations/route/index.ts';
 import { leastOf, otherLengths, SHAPE_MM } from './_shared.ts';
-import { severity } from '../../rule-kit/severity.ts';
+import { gradeOf } from '../../rule-kit/severity.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -19,10 +19,10 @@ export const hoseRubs = defineRule({
     const { thing, distanceMm, wantedMm } = worst.near!;
     const { bare, full } = lengthWords(view);
     return {
-      level: severity(distanceMm, wantedMm, SHAPE_MM, {
+      level: gradeOf(distanceMm, wantedMm, SHAPE_MM, {
         slight: 2,
         grave: thing.nature === 'solid' ? 0 : wantedMm / 2,
-      })!.level,
+      }).level,
       text:
         distanceMm > 0
           ? `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required.`

@@ -1,6 +1,6 @@
 import { leastOf, LONGER, otherLengths } from './_shared.ts';
 import { TAUT } from '../../../shape/rod/index.ts';
-import { severity } from '../../rule-kit/severity.ts';
+import { gradeOf } from '../../rule-kit/severity.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -19,7 +19,7 @@ export const hoseTaut = defineRule({
     const { full } = lengthWords(view);
     const share = worst.slackMm / worst.chordMm;
     return {
-      level: severity(share, LEAST_SPARE, 0, { slight: 0, grave: LEAST_SPARE / 2 })!.level,
+      level: gradeOf(share, LEAST_SPARE, 0, { slight: 0, grave: LEAST_SPARE / 2 }).level,
       text: `At ${worst.name} the hose is pulled tight: ${full(worst.slackMm, 1)} of slack over ${full(worst.chordMm)}. That pulls on the crimps.`,
       fix: () => otherLengths(hose, view, LONGER),
     };

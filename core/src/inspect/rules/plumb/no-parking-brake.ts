@@ -23,7 +23,7 @@ export const noParkingBrake = defineRule({
         place: onPart(first),
         where: holding.map(({ name }) => name).join(', '),
         text: isAircraft
-          ? `${HELD} Set it to keep the aircraft where it stands for a short time, and chock the wheels or tie it down before you leave it.`
+          ? `${HELD} Use it for short stops only. Chock the wheels or tie the aircraft down before you leave it.`
           : `${HELD} It is no parking brake: keep a mechanical one.`,
       } satisfies Finding,
     ];

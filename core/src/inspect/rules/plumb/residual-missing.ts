@@ -2,7 +2,7 @@ import { figure } from '../../../lib/faults/index.ts';
 import { RESIDUAL_MPA } from '../../../physics/hydraulics/index.ts';
 import { psi } from './_shared.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
-import { lengthWords, onPart } from '../../rule-kit/places.ts';
+import { lengthWords, listed, onPart } from '../../rule-kit/places.ts';
 
 /** A brake that wants a residual valve and has none on its way from the master. */
 export const residualMissing = defineRule({
@@ -24,7 +24,7 @@ export const residualMissing = defineRule({
       return {
         level: kind === 'disc' ? 'caution' : 'note',
         place: onPart(part),
-        where: own.map(({ part: { name } }) => name).join(' and '),
+        where: listed(own.map(({ part: { name } }) => name)),
         text:
           kind === 'disc'
             ? `The fluid in ${master.name} stands ${below} below the top of ${calipers} and drains back. Fit a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`

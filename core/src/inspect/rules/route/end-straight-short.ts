@@ -1,4 +1,4 @@
-import { severity } from '../../rule-kit/severity.ts';
+import { gradeOf } from '../../rule-kit/severity.ts';
 import { endStraights } from './end-straight.ts';
 
 /** A shoe still holds with so much of it off the tube, mm. Ours, said to be a judgement. */
@@ -9,7 +9,7 @@ export const endStraightShort = endStraights(
   'end-straight-short',
   'route',
   (straightMm, neededMm) =>
-    severity(straightMm, neededMm, 0, { slight: 0, grave: neededMm - GIVES_MM })?.level ?? 'stop',
+    gradeOf(straightMm, neededMm, 0, { slight: 0, grave: neededMm - GIVES_MM }).level,
   'short',
   ({ straight, needed }) => `The end straight is ${straight}; nut and bender shoe need ${needed}.`,
 );

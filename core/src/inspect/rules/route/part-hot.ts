@@ -3,7 +3,7 @@ import { boxOf, gapTo, keptFrom, solidsOf, type Thing } from '../../../shape/obs
 import type { Port } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
-import { LEADS, severity } from '../../rule-kit/severity.ts';
+import { gradeOf, LEADS } from '../../rule-kit/severity.ts';
 
 /** How wide what drips spreads, mm. Common practice. */
 const DRIP_MM = 25;
@@ -51,7 +51,7 @@ export const partHot = defineRule({
     ];
     if (near) {
       const sigmaMm = Math.max(...view.ports.get(near.port.id)!.fixed.sigmaMm);
-      const graded = severity(near.mm, near.wanted, sigmaMm, { slight: 2, grave: 10 })!;
+      const graded = gradeOf(near.mm, near.wanted, sigmaMm, { slight: 2, grave: 10 });
       return finding(
         graded.level,
         near.port,
