@@ -147,7 +147,7 @@ test('the drill: strokes at a corner, then judged beside the usual way', async (
   await pressNamed(page, 'Find a fault');
   await page.$$eval('fl-fault-drill button', (all) => all[0]!.click());
   await waitText(page, '[data-test=fault-minutes]', '15 min');
-  await pressNamed(page, 'Air');
+  await pressNamed(page, 'Air in the fluid');
   await waitText(page, '[data-test=fault-result]', 'From the same checks, the fault finder ranks');
   expect(complaints).toEqual([]);
 });

@@ -90,12 +90,14 @@ test('a curve from the stream, its link lost and taken up again; then a loggerâ€
   await waitText(page, '[data-test=link]', 'The link is lost');
   await waitText(page, '[data-test=link]', 'The link is back');
   await waitText(page, '[data-test=link]', 'All readings received.');
-  await waitText(page, 'fl-curve-page', 'Save curve (22 readings)');
-  expect(await textOf(page, '[data-test=detail]')).toMatch(/mL of air/);
+  await waitText(page, 'fl-curve-page', 'Save curve (30 readings)');
+  expect(await textOf(page, '[data-test=detail]')).toMatch(
+    /Against the pedal that Size calculates/,
+  );
   await page.$$eval('fl-curve-page button', (all) =>
     all.find((b) => b.textContent!.includes('Save curve'))!.click(),
   );
-  await waitText(page, '[data-test=kept]', '22 readings, off');
+  await waitText(page, '[data-test=kept]', '30 readings, off');
 
   await upload(
     page,

@@ -137,8 +137,8 @@ describe('the simulated instruments', () => {
     const data = [...body.toString().matchAll(/^id: (\d+)\ndata: (.*)$/gm)].map(
       ([, id, text]) => [Number(id), JSON.parse(text!)] as const,
     );
-    expect(data.map(([id]) => id)).toEqual(pressOf(7, 'air').map((_, i) => i));
-    expect(data.map(([, reading]) => reading)).toEqual(pressOf(7, 'air'));
+    expect(data.map(([id]) => id)).toEqual(pressOf(7, { fault: 'air' }).map((_, i) => i));
+    expect(data.map(([, reading]) => reading)).toEqual(pressOf(7, { fault: 'air' }));
     expect(body.toString()).toMatch(/event: done/);
   }, 20_000);
   test('a vehicle that is not there is missing, and a scan tool says whether it knows the part', async () => {

@@ -1,8 +1,10 @@
 import type { Request, Response } from 'express';
 import {
+  CURVE_MPA,
   readPedal,
   trueVehicle,
-  TRUE_FAULTS,
+  TRUE_FAULT_NAMES,
+  type BuiltTo,
   type TrueFault,
 } from '@firm-line/core/stations/prove';
 import { seeded } from '@firm-line/core/lib/random';
@@ -14,30 +16,49 @@ import { seeded } from '@firm-line/core/lib/random';
 const EVERY_MS = 150;
 /** Readings after which a loose cable breaks off. */
 const LOOSE_AFTER = 6;
-const STEPS_MPA = [
-  0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 6.5, 7,
-];
+/** Pressures at which the pedal is read again as it is let up. */
+const BACK_MPA = [6, 5, 4, 3, 2, 1, 0.5, 0.3];
 
-export const vehicleOf = (seed: number, fault?: TrueFault) => trueVehicle(seeded(seed), fault);
-/** One press of the pedal as gauge, sensor and probe type it. */
+/** What a vehicle is and is built to, where it is not left to its number. */
+interface Asked {
+  readonly fault?: TrueFault;
+  readonly to?: BuiltTo;
+}
+export const vehicleOf = (seed: number, { fault, to }: Asked = {}) =>
+  trueVehicle(seeded(seed), fault && [fault], to);
+/** One press of the pedal and its way back as gauge, sensor and probe type it. */
 export function pressOf(
   seed: number,
-  fault?: TrueFault,
-): { pressureMPa: number; travelMm: number; tempC: number }[] {
+  asked?: Asked,
+): { pressureMPa: number; travelMm: number; back?: boolean; tempC: number }[] {
   const random = seeded(seed + 1);
-  return readPedal(vehicleOf(seed, fault), STEPS_MPA, random).map((point, i) => ({
+  const vehicle = vehicleOf(seed, asked);
+  const readings = [
+    ...readPedal(vehicle, CURVE_MPA, random),
+    ...readPedal(vehicle, BACK_MPA, random, 'back'),
+  ];
+  return readings.map((point, i) => ({
     ...point,
     tempC: Math.round((19 + 0.02 * i + 0.1 * random()) * 10) / 10,
   }));
 }
 
+const BUILT = ['ratio', 'boreMm', 't0Mm', 'gapMm', 'flexMmPerMPa'] as const;
+/** The pedal that a vehicle is built to, out of a query that has all its figures; undefined where one is missing or no figure. */
+function builtIn(query: Request['query']): BuiltTo | undefined {
+  const figures = BUILT.map((name) => [name, Number(query[name] ?? NaN)] as const);
+  return figures.every(([, figure]) => figure > 0 && figure <= 1000)
+    ? (Object.fromEntries(figures) as unknown as BuiltTo)
+    : undefined;
+}
+
 /**
- * `GET /api/pedal/:vehicle`: server-sent events, each with its number as id, then `done`. A reader that lost the
+ * `GET /api/pedal/:vehicle`, with the pedal it is built to in its query where a plan has one: server-sent events, each with its number as id, then `done`. A reader that lost the
  * connection says the last id it had and is given what comes after; the cable of every thirteenth vehicle is loose and breaks off once.
  */
 export function streamPedal(request: Request, response: Response): void {
   const seed = Number(request.params['vehicle']);
-  const fault = TRUE_FAULTS.find((one) => one === request.query['fault']);
+  const fault = TRUE_FAULT_NAMES.find((one) => one === request.query['fault']);
   if (!Number.isInteger(seed) || seed < 0 || seed > 1_000_000)
     return void response.status(404).json({ error: 'No vehicle by that number.' });
   response.writeHead(200, {
@@ -46,7 +67,7 @@ export function streamPedal(request: Request, response: Response): void {
     Connection: 'keep-alive',
   });
   response.write('retry: 500\n\n');
-  const readings = pressOf(seed, fault);
+  const readings = pressOf(seed, { fault, to: builtIn(request.query) });
   const last = Number(request.headers['last-event-id'] ?? -1);
   let i = Number.isInteger(last) ? last + 1 : 0;
   const drop = i === 0 && seed % 13 === 0 ? LOOSE_AFTER : NaN;

@@ -26,13 +26,14 @@ import {
 Chart.register(Filler, LineController, LineElement, PointElement, LinearScale);
 
 export interface ChartLine {
+  /** Empty: it has no place in the key. */
   readonly name: string;
   readonly points: readonly { readonly x: number; readonly y: number }[];
   /** Name of a color token. */
-  readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'caution';
+  readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'caution' | 'rule';
   readonly dashed?: boolean;
-  /** What lies under it down to the line before (or to nothing) is filled in its pale color. */
-  readonly filled?: boolean;
+  /** What lies under it down to the filled line before (or to nothing), or to any line before, is filled in its pale color. */
+  readonly filled?: boolean | 'to-line-before';
   /** Drawn as single points rather than as a line. */
   readonly dots?: boolean;
 }
@@ -75,7 +76,7 @@ const PALE: Partial<Record<ChartLine['ink'], string>> = {
   host: { class: 'block' },
   template: `
     <ul class="flex flex-wrap justify-center gap-x-4 text-sm">
-      @for (line of lines(); track line.name) {
+      @for (line of named(); track line.name) {
         <li class="flex items-center gap-1.5">
           <svg class="h-2.5 w-7" aria-hidden="true">
             @if (line.dots) {
@@ -104,6 +105,7 @@ const PALE: Partial<Record<ChartLine['ink'], string>> = {
 export class LineChart {
   readonly label = input.required<string>();
   readonly lines = input.required<readonly ChartLine[]>();
+  protected readonly named = computed(() => this.lines().filter(({ name }) => name));
   readonly xName = input.required<string>();
   readonly yName = input.required<string>();
   readonly xMax = input<number>();
@@ -152,13 +154,17 @@ export class LineChart {
       data: [],
       borderColor: token(line.ink),
       backgroundColor: token(line.filled ? (PALE[line.ink] ?? 'rule') : line.ink),
-      fill: line.filled ? (i && lines[i - 1]!.filled ? '-1' : 'origin') : false,
+      fill: !line.filled
+        ? false
+        : line.filled === 'to-line-before' || (i && lines[i - 1]!.filled)
+          ? '-1'
+          : 'origin',
       borderWidth: 2.5,
       borderDash: line.dashed ? [6, 5] : [],
       ...dotsOf(line),
       showLine: !line.dots,
-      // Points lie over what is filled.
-      order: line.dots ? 0 : 1,
+      // Points lie over what is filled, and a band under everything.
+      order: line.dots ? 0 : line.ink === 'rule' ? 2 : 1,
     }));
     const axis = ({ title, factor }: ReturnType<typeof axisIn>, max?: number) => ({
       type: 'linear' as const,

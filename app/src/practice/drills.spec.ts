@@ -65,7 +65,7 @@ describe('find the fault', () => {
       sum += parseInt(look.textContent!.match(/(\d+) min/)![1]!, 10);
       await at.press(look);
     }
-    await at.press('No fault');
+    await at.press('Nothing');
     expect(minutes()).toBe(sum);
     expect(looks.every(({ disabled }) => disabled)).toBe(true);
     const [result] = at.texts('[data-test=fault-result]');

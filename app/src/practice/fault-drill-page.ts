@@ -1,35 +1,33 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import {
+  againstBuilt,
+  causeRow,
+  checkRow,
+  CURVE_MPA,
+  curveEvidence,
   findFault,
+  judgeCurve,
   readPedal,
-  READINGS,
   seen,
+  SYMPTOMS,
   trueVehicle,
-  TRUE_FAULTS,
+  TRUE_FAULT_NAMES,
   type Evidence,
+  type Symptom,
   type TrueFault,
 } from '@firm-line/core/stations/prove';
 
-const STEPS_MPA = [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7];
-const FAULT_NAMES: Record<TrueFault, string> = {
-  none: 'No fault',
-  air: 'Air',
-  'flexing hose': 'Swelling hose',
-  'wrong bore': 'Wrong bore',
-  'weeping joint': 'Weeping joint',
-  'sticking piston': 'Sticking piston',
-  'swapped feed': 'Feed and outlet swapped',
-  'closed compensating port': 'Pushrod closes the compensating port',
-};
-/** What a look said, in words. */
-const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {
-  pumps: ['Comes up when pumped', 'Stays the same when pumped'],
-  sinks: ['Sinks', 'Does not sink'],
-  wet: ['One joint is wet', 'All joints dry'],
-  drags: ['One wheel drags', 'All wheels turn freely'],
-  dragsHot: ['Wheels drag when hot', 'Wheels turn freely, hot too'],
-  fountain: ['A fountain in the reservoir', 'No fountain in the reservoir'],
-};
+type Answer = TrueFault | 'none';
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const nameOf = (fault: Answer): string =>
+  fault === 'none' ? 'Nothing: the pedal is sound' : capital(causeRow(fault).words);
+const ANSWERS: readonly Answer[] = [...TRUE_FAULT_NAMES, 'none'];
+/** A vehicle with one fault, or none of them. */
+function hidden() {
+  const answer = ANSWERS[Math.floor(Math.random() * ANSWERS.length)]!;
+  return { answer, vehicle: trueVehicle(Math.random, answer === 'none' ? [] : [answer]) };
+}
+const isCurve = (symptom: Symptom): boolean => checkRow(symptom).group === 'Curve';
 
 /** A vehicle with a hidden fault: instruments cost minutes, and so does a wrong guess. */
 @Component({
@@ -59,16 +57,16 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
       <section class="card p-4" aria-label="Your answer">
         <h2 class="h2">What is the fault?</h2>
         <div class="mt-1 grid gap-2 sm:grid-cols-2">
-          @for (fault of faults; track fault) {
+          @for (fault of answers; track fault.value) {
             <button
               type="button"
               class="min-h-14"
-              [class]="told() === fault ? 'btn-dark min-h-14' : 'btn min-h-14'"
-              [attr.aria-pressed]="told() === fault"
+              [class]="told() === fault.value ? 'btn-dark min-h-14' : 'btn min-h-14'"
+              [attr.aria-pressed]="told() === fault.value"
               [disabled]="told() !== null"
-              (click)="told.set(fault)"
+              (click)="told.set(fault.value)"
             >
-              {{ names[fault] }}
+              {{ fault.name }}
             </button>
           }
         </div>
@@ -76,9 +74,9 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
           <div class="mt-3" role="status" data-test="fault-result">
             <p
               class="text-lg font-bold"
-              [class]="fault === vehicle().fault ? 'text-ok' : 'text-stop'"
+              [class]="fault === truth().answer ? 'text-ok' : 'text-stop'"
             >
-              {{ fault === vehicle().fault ? 'Right' : 'No: ' + names[vehicle().fault] }}, after
+              {{ fault === truth().answer ? 'Right' : 'No: ' + truthName() }}, after
               {{ minutes() }} minutes.
             </p>
             <p class="mt-1">From the same checks, the fault finder ranks: {{ finder() }}.</p>
@@ -86,8 +84,8 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
           </div>
         } @else {
           <p class="mt-3 text-sm text-ink-soft">
-            A check is sometimes wrong, as in the workshop. Even a good pedal shows 5 to 10 mm of
-            travel that looks like air.
+            A check is sometimes wrong, as in the workshop. Some faults are slight and do not show
+            at every check.
           </p>
         }
       </section>
@@ -95,34 +93,29 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
   `,
 })
 export class FaultDrillPage {
-  protected readonly faults = TRUE_FAULTS;
-  protected readonly names = FAULT_NAMES;
-  protected readonly vehicle = signal(trueVehicle(Math.random));
-  private readonly all = computed(() =>
-    seen(this.vehicle(), readPedal(this.vehicle(), STEPS_MPA, Math.random), Math.random),
-  );
+  protected readonly answers = ANSWERS.map((value) => ({ value, name: nameOf(value) }));
+  protected readonly truth = signal(hidden());
+  protected readonly truthName = computed(() => nameOf(this.truth().answer));
+  private readonly all = computed((): Evidence => {
+    const { vehicle } = this.truth();
+    const points = readPedal(vehicle, CURVE_MPA, Math.random);
+    const against = againstBuilt(vehicle);
+    const fit = judgeCurve({ ...vehicle, sigmaMm: 0.3, points }, undefined, against)!;
+    return { ...seen(vehicle, Math.random), ...curveEvidence(fit, against) };
+  });
   protected readonly known = signal<Evidence>({});
+  protected readonly curveTaken = signal(false);
   protected readonly minutes = signal(0);
-  protected readonly told = signal<TrueFault | null>(null);
+  protected readonly told = signal<Answer | null>(null);
   protected readonly acts = computed(() => {
-    const curve = ['airCostMm', 'flexCostMm', 'freePlayMm'] as const;
-    const rest = READINGS.filter(
-      ({ symptom }) => !(curve as readonly string[]).includes(symptom) && symptom in this.all(),
-    );
+    const curve = SYMPTOMS.filter(isCurve);
+    const rest = SYMPTOMS.filter((symptom) => !isCurve(symptom) && symptom in this.all());
+    const { act, minutes } = checkRow('curveAir');
     return [
-      {
-        act: 'Take a curve with gauge and sensor',
-        minutes: 15,
-        symptoms: curve as readonly (keyof Evidence)[],
-        said:
-          this.known().airCostMm === undefined
-            ? ''
-            : `air ${this.known().airCostMm!.toFixed(0)}, flex ${this.known().flexCostMm!.toFixed(0)}, play ${this.known().freePlayMm!.toFixed(0)} mm`,
-      },
-      ...rest.map(({ act, minutes, symptom }) => ({
-        act,
-        minutes,
-        symptoms: [symptom] as readonly (keyof Evidence)[],
+      { act, minutes, symptoms: curve, said: this.curveTaken() ? this.curveWords(curve) : '' },
+      ...rest.map((symptom) => ({
+        ...checkRow(symptom),
+        symptoms: [symptom],
         said: this.words(symptom),
       })),
     ];
@@ -130,28 +123,34 @@ export class FaultDrillPage {
   protected readonly finder = computed(() =>
     findFault(this.known())
       .ranked.slice(0, 2)
-      .map(({ cause, share }) => `${cause} ${(100 * share).toFixed(0)} %`)
+      .map(({ cause, chance }) => `${causeRow(cause).words} ${(100 * chance).toFixed(0)} %`)
       .join(', '),
   );
 
-  private words(symptom: keyof Evidence): string {
-    const value = this.known()[symptom];
-    if (value === undefined) return '';
-    return typeof value === 'number'
-      ? `${value.toFixed(2)} of the planned pressure`
-      : EVIDENCE_WORDS[symptom]![value ? 0 : 1];
+  private words(symptom: Symptom): string {
+    const is = this.known()[symptom];
+    const { yes, no } = checkRow(symptom);
+    return is === undefined ? '' : is ? yes : no;
   }
-  protected look(symptoms: readonly (keyof Evidence)[], minutes: number): void {
+  private curveWords(symptoms: readonly Symptom[]): string {
+    const over = symptoms.filter((symptom) => this.known()[symptom]);
+    return over.map((symptom) => checkRow(symptom).yes).join(', ') || 'as calculated';
+  }
+  protected look(symptoms: readonly Symptom[], minutes: number): void {
     const all = this.all();
+    if (symptoms.some(isCurve)) this.curveTaken.set(true);
     this.known.update((known) => ({
       ...known,
-      ...Object.fromEntries(symptoms.map((symptom) => [symptom, all[symptom]])),
+      ...Object.fromEntries(
+        symptoms.flatMap((symptom) => (symptom in all ? [[symptom, all[symptom]]] : [])),
+      ),
     }));
     this.minutes.update((sum) => sum + minutes);
   }
   protected fresh(): void {
-    this.vehicle.set(trueVehicle(Math.random));
+    this.truth.set(hidden());
     this.known.set({});
+    this.curveTaken.set(false);
     this.minutes.set(0);
     this.told.set(null);
   }

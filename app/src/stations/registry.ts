@@ -192,7 +192,7 @@ export const STATIONS: readonly StationEntry[] = [
         name: 'Pedal curve',
         title: 'Pedal curve: air or flex',
         shows: ['curve'],
-        rules: ['travel-differs'],
+        rules: ['travel-differs', 'port-covered'],
       },
       {
         path: 'stops',

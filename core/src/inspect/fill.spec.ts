@@ -81,6 +81,27 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     },
   );
 
+  // Common practice: 10 psi, 0.07 MPa (NIST SP 811), and no fall from wheel to wheel.
+  test.each([
+    [[0.12, 0.12, 0.11], []],
+    [[0.12, 0.05], ['caution']],
+    [[0.06, 0.06], ['caution']],
+    [[0.14, 0.09], ['caution']],
+    [[0.05], []],
+  ])("'pot-fell' of a pot at %j MPa from wheel to wheel: %j", (pots, levels) => {
+    const log = pots.flatMap((potMPa): FillRun['log'] => [
+      { act: 'open', at: AT },
+      { act: 'pot', at: AT, potMPa },
+      { act: 'close', at: AT },
+      { act: 'next', at: AT },
+    ]);
+    const of = (method: FillRun['method']): string[] =>
+      found(plan({ runs: [run({ method, log })] }), 'pot-fell').map(({ level }) => level);
+    expect(of('pressure')).toEqual(levels);
+    // No other method has a pot.
+    expect(of('two-people')).toEqual([]);
+  });
+
   test("'run-left' of a bleeder without fluid, of bubbles at the last look, and of a pedal that is not firm", () => {
     const bled = (out: 'clear' | 'bubbles' | 'dirty'): FillRun['log'] => [
       { act: 'open', at: AT },

@@ -1,6 +1,8 @@
 import { demo } from '../testing/demo-plans.ts';
 import {
   circuitDigest,
+  expectedPedal,
+  pedalOn,
   signedDigest,
   signedSections,
   signoff,
@@ -247,34 +249,64 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     ).toEqual([['stop', 'Signed on 2026-03-02, and no longer valid. Changed since: tests.']]);
     expect(found(sign(held), 'changed-since-proved')).toEqual([]);
   });
-  test("'travel-differs' where the curve finds other air than Size reckons with", () => {
-    // π/4·22.225²/6 = 64.7 mm³ a mm of pedal: so much air by Boyle, 3 mm a MPa of flex, 10 mm of play.
-    const curve = (airMl: number) => ({
-      id: 'c',
-      at: AT,
-      circuitId: 'circuit-1',
-      by: 'typed' as const,
-      engine: 'off' as const,
-      hot: false,
-      ratio: 6,
-      boreMm: 22.225,
-      sigmaMm: 0.2,
-      rests: '',
-      points: [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7].map((p) => ({
+  // The pedal that Size calculates, read at seven pressures, with so much over it.
+  const held = expectedPedal(gannet.circuits[0]!, viewPlan(gannet))!;
+  const pedal = pedalOn(gannet.circuits[0]!, gannet);
+  const mmPerMl = (1000 * pedal.ratio) / ((Math.PI / 4) * pedal.boreMm ** 2);
+  const curve = ({ airMl = 0, flex = 0, playMm = 0 }, pumped?: true) => ({
+    id: 'c',
+    at: AT,
+    circuitId: 'circuit-1',
+    by: 'typed' as const,
+    engine: 'off' as const,
+    hot: false,
+    ...(pumped ? { pumped } : {}),
+    ...pedal,
+    sigmaMm: 0.2,
+    rests: '',
+    points: [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1.5, 3, 5, 7].map((p) => ({
+      pressureMPa: p,
+      travelMm:
+        playMm +
+        held.expected.t0Mm +
+        (held.expected.flexMmPerMPa + flex) * p +
+        held.expected.padMm * (1 - Math.exp(-p / held.expected.padMPa)) +
+        airMl * mmPerMl * (1 - 0.101325 / (0.101325 + p)),
+    })),
+  });
+  const texts = (one: ReturnType<typeof curve>, rule: string): string[] =>
+    found(plan({ curves: [one] }), rule).map(({ level, text }) => `${level}: ${text}`);
+  test.each([
+    ['air', { airMl: 4 }, { airMl: 0.2 }, /^caution: .* mL of air .*Bleed again/],
+    ['flex', { flex: 8 }, { flex: 0.5 }, /^caution: The pedal flexes \d+ mm more/],
+    ['free play', { playMm: 40 }, { playMm: 4 }, /^caution: The pedal has \d+ mm more free play/],
+    ['another pedal', { flex: -5.5 }, { flex: -0.5 }, /^caution: The pedal is far firmer/],
+  ])("'travel-differs' where the curve has more %s than Size", (_, over, within, says) => {
+    expect(texts(curve(over), 'travel-differs')).toEqual([expect.stringMatching(says)]);
+    expect(texts(curve(within), 'travel-differs')).toEqual([]);
+    // A pumped pedal says nothing of it.
+    expect(texts(curve(over, true), 'travel-differs')).toEqual([]);
+  });
+  test("'travel-differs' without a figure in Size, where the curve itself calls it air", () => {
+    // π/4·22.225²/6.2 = 62.6 mm³ a mm of pedal: so much air by Boyle, 3 mm a MPa of flex, 10 mm of play.
+    const bare = (airMl: number): Snag[] => {
+      const points = curve({}).points.map(({ pressureMPa: p }) => ({
         pressureMPa: p,
-        travelMm: 10 + 3 * p + (airMl / 0.06466) * (1 - 0.101325 / (0.101325 + p)),
-      })),
-    });
-    const planned = gannet.sizing!.airMl.front;
-    expect(found(plan({ curves: [curve(planned + 3)] }), 'travel-differs')[0]!.text).toMatch(
-      /bleed again/,
-    );
-    expect(found(plan({ curves: [curve(planned)] }), 'travel-differs')).toEqual([]);
-    // Without a figure in Size, air is said where the curve itself calls it that.
-    const bare = (airMl: number): Snag[] =>
-      found(plan({ curves: [curve(airMl)] }, { ...gannet, sizing: null }), 'travel-differs');
-    expect(bare(5)[0]!.text).toMatch(/shows 5(\.\d)? mL of air\. Bleed again/);
+        travelMm: 10 + 3 * p + (airMl / 0.0626) * (1 - 0.101325 / (0.101325 + p)),
+      }));
+      return found(
+        plan({ curves: [{ ...curve({}), points }] }, { ...gannet, sizing: null }),
+        'travel-differs',
+      );
+    };
+    expect(bare(5)[0]!.text).toMatch(/shows 5(\.\d)? mL of air \(.*\)\. Bleed again/);
     expect(bare(0)).toEqual([]);
+  });
+  test("'port-covered' where the pedal begins sooner than it can", () => {
+    expect(texts(curve({ playMm: -14 }), 'port-covered')).toEqual([
+      expect.stringMatching(/^stop: The pedal curve begins 1\d mm .* sooner/),
+    ]);
+    expect(texts(curve({ playMm: -4 }), 'port-covered')).toEqual([]);
   });
 });
 

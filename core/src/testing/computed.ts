@@ -32,7 +32,17 @@ import { jointEnds } from '../stations/join/index.ts';
 import { kitFindings, kitLacks, listView } from '../stations/make/buying/index.ts';
 import { cutPlans, doneOf, orderOf, progressOf, workOf } from '../stations/make/making/index.ts';
 import { rankMeasurements } from '../stations/measure/index.ts';
-import { judgeAir, judgeCurve, signoff, packOf, provingTests } from '../stations/prove/index.ts';
+import {
+  balanceWords,
+  besideReference,
+  changeWords,
+  judgeAir,
+  judgeCurve,
+  packOf,
+  provingTests,
+  recordedEvidence,
+  signoff,
+} from '../stations/prove/index.ts';
 
 /** The readings of the vehicle, each given to the calculation that judges it. */
 function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
@@ -81,6 +91,12 @@ export function computeAll(plan: Plan): void {
   planSession(tasks, plan.floor.session);
   for (const gate of plan.gates) beforeItCloses(view, gate);
   provingTests(view);
+  besideReference(plan.proving.pedal);
+  for (const circuit of plan.circuits) recordedEvidence(circuit, view);
+  plan.proving.stops.forEach((stop, i, stops) => {
+    balanceWords(stop, view);
+    changeWords(stops[i - 1], stop, view);
+  });
   signoff(view, snags, { on: '2026-03-02', km: 60 });
   packOf(view, snags, '2026-03-02T09:00:00Z');
   const { rows } = listView(view);

@@ -34,10 +34,24 @@ function recorded(): Plan {
     proving: {
       ...proving,
       rounds: [{ ...proving.rounds[0]!, key: test.key }],
-      pedal: [false, true].map((hot, i) => ({
+      stops: [3, 4].map((valveTurns, i) => ({
+        ...proving.stops[0]!,
+        id: `stop-${i}`,
+        when: 'after' as const,
+        locked: 'front' as const,
+        valveTurns,
+        fromKmh: 50,
+        distanceM: 15,
+        mfddMs2: 6.8,
+        lockedAtMs2: 6,
+        grip: 0.7,
+        laden: true,
+        changed: '',
+      })),
+      pedal: [false, true, true].map((hot, i) => ({
         ...proving.pedal[0]!,
         id: `pedal-${i}`,
-        vehicle: 'this' as const,
+        vehicle: i < 2 ? ('this' as const) : ('reference' as const),
         engine: 'off' as const,
         hot,
       })),

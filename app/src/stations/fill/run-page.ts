@@ -21,7 +21,8 @@ import {
   withoutLast,
   type AirNow,
 } from '@firm-line/core/stations/fill';
-import { fluidFor, type FillRun, type RunEvent } from '@firm-line/core/plan';
+import { askedField, fluidFor, RUN_EVENT, type FillRun, type RunEvent } from '@firm-line/core/plan';
+import { FieldOf } from '../../kit/fields/field';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 import { AirWork } from '../../worker/air-work';
@@ -36,7 +37,7 @@ import { bleederNow, otherActs } from './run-words';
 /** The run at the bleeders: one instruction at a time, taps that last over a reload, where the air is by the simulation. */
 @Component({
   selector: 'fl-run-page',
-  imports: [OptionalNumberField, RunBeside, RunReadings, RunStart, RunWhere],
+  imports: [FieldOf, OptionalNumberField, RunBeside, RunReadings, RunStart, RunWhere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block', '(document:keydown)': 'key($event)' },
   template: `
@@ -152,6 +153,16 @@ import { bleederNow, otherActs } from './run-words';
                 [most]="10000"
                 (changed)="$event === null || tell({ act: 'level', ml: $event })"
               />
+              @if (run.method === 'pressure') {
+                <fl-field
+                  class="w-52"
+                  label="Pot pressure at this wheel"
+                  [of]="potField"
+                  none="not noted"
+                  [value]="corner()!.potMPa"
+                  (changed)="$event && tell({ act: 'pot', potMPa: $event })"
+                />
+              }
             }
           </div>
         </section>
@@ -194,6 +205,7 @@ import { bleederNow, otherActs } from './run-words';
   `,
 })
 export class RunPage {
+  protected readonly potField = askedField(RUN_EVENT.fields.potMPa);
   private readonly store = inject(PlanStore);
   protected readonly sheet = inject(FillFacade);
   private readonly airWork = inject(AirWork);

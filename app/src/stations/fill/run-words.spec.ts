@@ -6,6 +6,7 @@ const corner = (portId: string, strokes = 0): RunState['corners'][number] => ({
   strokes,
   ml: 8 * strokes,
   out: null,
+  potMPa: null,
   seconds: 0,
 });
 const state = (patch: Partial<RunState>): RunState => ({

@@ -8,9 +8,18 @@ import {
   signal,
 } from '@angular/core';
 import {
+  asPressed,
+  builtTo,
   circuitDigest,
+  curveEvidence,
   expectedPedal,
+  isAnotherPedal,
   judgeCurve,
+  lagEvidence,
+  lagMm,
+  pedalOn,
+  pumpedShorterMm,
+  validCurves,
   type Evidence,
 } from '@firm-line/core/stations/prove';
 import {
@@ -28,12 +37,13 @@ import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { CsvForm } from './csv-form';
 import {
-  calculatedLine,
   costsAtStop,
   curveLines,
   curveWords,
+  heldLines,
   heldWords,
   tooFew,
+  wayBackWords,
 } from './curve-words';
 import { FaultFinder } from './fault-finder';
 import { ProveFacade } from './prove-facade';
@@ -60,6 +70,7 @@ import { ProveFacade } from './prove-facade';
           (changed)="engine.set($event)"
         />
         <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
+        <fl-check-field label="Pumped first" [checked]="pumped()" (changed)="pumped.set($event)" />
       </div>
       @if (behind(); as valve) {
         <p class="mt-3 font-semibold">
@@ -76,10 +87,8 @@ import { ProveFacade } from './prove-facade';
         <section class="card min-w-0 p-5" aria-label="Curve">
           <h2 class="text-3xl font-bold" data-test="verdict">{{ said().title }}</h2>
           <p class="mt-1 text-lg text-ink-soft" data-test="detail">{{ said().detail }}</p>
-          @if (beside(); as against) {
-            <p class="mt-2" data-test="beside">
-              <strong>{{ against.title }}.</strong> {{ against.detail }}
-            </p>
+          @if (wayBack()) {
+            <p class="mt-1" data-test="way-back">{{ wayBack() }}</p>
           }
           <fl-line-chart
             class="mt-3"
@@ -103,6 +112,11 @@ import { ProveFacade } from './prove-facade';
               none=""
               [value]="travel()"
               (changed)="travel.set($event ?? null)"
+            />
+            <fl-check-field
+              label="On the way back"
+              [checked]="back()"
+              (changed)="back.set($event)"
             />
             <button
               type="button"
@@ -152,13 +166,14 @@ import { ProveFacade } from './prove-facade';
               Start over
             </button>
           </div>
-          <fl-csv-form class="mt-3" [disabled]="refused()" (taken)="add($event, 'csv')" />
+          <fl-csv-form class="mt-3" [disabled]="refused()" (taken)="addLog($event)" />
           @if (kept().length) {
             <ul class="mt-3" data-test="kept">
               @for (one of kept(); track one.id) {
                 <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
                   <span class="font-mono">{{ one.at.slice(0, 10) }}</span><span
                     >{{ one.points.length }} readings, {{ one.engine }}{{ one.hot ? ', hot' : ''
+                    }}{{ one.pumped ? ', pumped first' : ''
                     }}{{ one.void ? ', void: changed since' : '' }}</span
                   ><button type="button" class="btn ml-auto" (click)="fresh.set(one.points)">
                     Show</button
@@ -168,7 +183,11 @@ import { ProveFacade } from './prove-facade';
             </ul>
           }
         </section>
-        <fl-fault-finder class="flex flex-col gap-4" [curve]="evidence()" [isFirm]="isFirm()" />
+        <fl-fault-finder
+          class="flex flex-col gap-4"
+          [circuitId]="circuitId()"
+          [curve]="evidence()"
+        />
       </div>
     } @else {
       <p class="p-5">No circuit has lines yet.</p>
@@ -207,6 +226,8 @@ export class CurvePage {
   );
   protected readonly engine = signal<PedalCurve['engine']>('off');
   protected readonly hot = signal(false);
+  protected readonly pumped = signal(false);
+  protected readonly back = signal(false);
   protected readonly turnedBack = signal(false);
   /** A valve of this circuit that a gauge might stand behind. */
   protected readonly behind = computed(() => {
@@ -226,20 +247,8 @@ export class CurvePage {
   });
   protected readonly refused = computed(() => this.behind() !== null && !this.turnedBack());
   private readonly pedal = computed(() => {
-    const { sizing, clutch } = this.store.plan();
-    if (this.circuit()?.work === 'clutch' && clutch)
-      return { ratio: clutch.pedal.ratio, boreMm: clutch.masterBoreMm };
-    const m = sizing?.master;
-    return {
-      ratio: sizing?.pedal.ratio ?? 5,
-      boreMm: !m
-        ? 22.2
-        : m.kind === 'tandem'
-          ? m.boreMm
-          : this.circuit()?.axle === 'rear'
-            ? m.rearBoreMm
-            : m.frontBoreMm,
-    };
+    const circuit = this.circuit();
+    return circuit ? pedalOn(circuit, this.store.plan()) : { ratio: 5, boreMm: 22.2 };
   });
   protected readonly pressure = signal<number | null>(null);
   protected readonly travel = signal<number | null>(null);
@@ -257,58 +266,44 @@ export class CurvePage {
   protected readonly points = computed(() =>
     this.fresh().length ? this.fresh() : (this.kept().at(-1)?.points ?? []),
   );
-  private readonly fit = computed(() =>
-    judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }, this.store.quantities()),
-  );
+  /** The pedal that Size calculates for this circuit; null where it calculates none. */
   private readonly against = computed(() => {
     const circuit = this.circuit();
-    return circuit ? expectedPedal(circuit, this.sheet.view()) : null;
+    return circuit && expectedPedal(circuit, this.sheet.view());
   });
-  /** The readings held against what Size calculates; null where it calculates nothing. */
-  private readonly held = computed(() => {
-    const against = this.against();
-    return (
-      against &&
-      judgeCurve(
-        { ...this.pedal(), sigmaMm: 0.3, points: this.points() },
-        this.store.quantities(),
-        against,
-      )
-    );
-  });
-  private readonly costs = computed(() => {
-    const fit = this.fit();
-    return fit && costsAtStop(fit, this.pedal());
-  });
+  private readonly fit = computed(() =>
+    judgeCurve(
+      { ...this.pedal(), sigmaMm: 0.3, points: this.points() },
+      this.store.quantities(),
+      this.against(),
+    ),
+  );
   protected readonly said = computed(() => {
-    const [fit, costs, circuit] = [this.fit(), this.costs(), this.circuit()];
+    const [fit, circuit, against] = [this.fit(), this.circuit(), this.against()];
     const shown = { quantities: this.store.quantities(), units: this.store.units() };
-    if (!fit || !costs || !circuit) return tooFew(this.points().length, shown);
+    if (!fit || !circuit) return tooFew(this.points().length, shown);
+    if (against) return heldWords(fit, against, circuit.name, shown);
     const planned = circuit.axle ? this.store.plan().sizing?.airMl[circuit.axle] : undefined;
-    return curveWords(fit, costs, circuit.name, planned, shown);
+    return curveWords(fit, costsAtStop(fit, this.pedal()), circuit.name, planned, shown);
   });
-  /** The same readings against the pedal that Size calculates. */
-  protected readonly beside = computed(() => {
-    const [held, against, circuit] = [this.held(), this.against(), this.circuit()];
-    return held && against && circuit
-      ? heldWords(held, against, circuit.name, {
-          quantities: this.store.quantities(),
-          units: this.store.units(),
-        })
-      : null;
-  });
-  protected readonly isFirm = computed(() => this.fit()?.verdict === 'firm');
+  protected readonly wayBack = computed(() =>
+    wayBackWords(
+      lagMm(this.points()),
+      pumpedShorterMm(validCurves(this.circuitId(), this.sheet.view())),
+      this.store.units(),
+    ),
+  );
   protected readonly lines = computed(() => {
     const against = this.against();
-    const drawn = curveLines(this.points(), this.fit(), this.pedal());
-    return against ? [...drawn, calculatedLine(against)] : drawn;
+    return against
+      ? heldLines(this.points(), this.fit(), against)
+      : curveLines(this.points(), this.fit(), this.pedal());
   });
-  /** What the curve alone tells of the fault. */
+  /** What the readings that are shown tell of faults; nothing where they are of another pedal. */
   protected readonly evidence = computed((): Evidence => {
-    const [fit, costs] = [this.fit(), this.costs()];
-    return fit && costs && fit.verdict !== 'cannot-tell'
-      ? { airCostMm: costs.air, flexCostMm: costs.flex, freePlayMm: costs.play }
-      : {};
+    const [fit, against] = [this.fit(), this.against()];
+    if (this.pumped() || !fit || !against || isAnotherPedal(fit, against)) return {};
+    return { ...curveEvidence(fit, against), ...lagEvidence(lagMm(this.points())) };
   });
   protected readonly vehicle = signal(7);
   protected readonly streaming = signal(false);
@@ -319,7 +314,8 @@ export class CurvePage {
     inject(DestroyRef).onDestroy(() => this.source?.close());
   }
   protected type(): void {
-    this.add([{ pressureMPa: this.pressure()!, travelMm: this.travel()! }], 'typed');
+    const point = { pressureMPa: this.pressure()!, travelMm: this.travel()! };
+    this.add([this.back() ? { ...point, back: true } : point], 'typed');
     this.pressure.set(null);
     this.travel.set(null);
   }
@@ -327,24 +323,37 @@ export class CurvePage {
     this.by = by;
     this.fresh.update((now) => [...now, ...points]);
   }
+  /** Rows of a logger: what comes after the hardest press is the way back. */
+  protected addLog(points: readonly PedalPoint[]): void {
+    this.add(asPressed(points), 'csv');
+  }
   /** Readings as the instruments type them; a link that breaks is taken up again where it broke. */
   protected stream(): void {
     if (this.source) return this.stop('Stopped.');
     this.fresh.set([]);
     // Past what is kept for use with no network: a stream is no file.
-    this.source = new EventSource(`/api/pedal/${this.vehicle()}?ngsw-bypass=true`);
+    this.source = new EventSource(`/api/pedal/${this.vehicle()}?${this.built()}`);
     this.streaming.set(true);
     this.source.onopen = () =>
       this.link.set(
         this.points().length ? 'The link is back. Reading continues where it stopped.' : 'Reading.',
       );
     this.source.onmessage = ({ data }: MessageEvent<string>) => {
-      const { pressureMPa, travelMm } = JSON.parse(data) as PedalPoint;
-      this.add([{ pressureMPa, travelMm }], 'stream');
+      const { pressureMPa, travelMm, back } = JSON.parse(data) as PedalPoint;
+      this.add([{ pressureMPa, travelMm, ...(back ? { back } : {}) }], 'stream');
     };
     this.source.onerror = () =>
       this.link.set('The link is lost. Trying again; all readings so far are kept.');
     this.source.addEventListener('done', () => this.stop('All readings received.'));
+  }
+  /** What the simulated vehicle is built to: the pedal of this plan, where one is calculated. */
+  private built(): string {
+    const against = this.against();
+    const figures = against ? builtTo(this.pedal(), against) : {};
+    return new URLSearchParams({
+      'ngsw-bypass': 'true',
+      ...Object.fromEntries(Object.entries(figures).map(([name, is]) => [name, String(is)])),
+    }).toString();
   }
   private stop(words: string): void {
     this.source?.close();
@@ -365,6 +374,7 @@ export class CurvePage {
           by: this.by,
           engine: this.engine(),
           hot: this.hot(),
+          ...(this.pumped() ? { pumped: true } : {}),
           ...this.pedal(),
           sigmaMm: 0.3,
           points: this.points(),

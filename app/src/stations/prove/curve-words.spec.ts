@@ -1,12 +1,13 @@
 import { quantitiesIn, shownUnits } from '@firm-line/core/lib/units';
 import { judgeCurve } from '@firm-line/core/stations/prove';
 import {
-  calculatedLine,
   costsAtStop,
   curveLines,
   curveWords,
+  heldLines,
   heldWords,
   tooFew,
+  wayBackWords,
 } from './curve-words';
 
 // π/4·22.225²/6 = 64.66 mm³ a millimetre of pedal.
@@ -92,8 +93,9 @@ describe('against the pedal that was calculated', () => {
     expect(words(3).title).toMatch(/^Air: [23]\.?\d? mL ± \d?\.?\d+ mL left in front brakes$/);
     expect(words(0).title).toBe('Firm, as calculated');
     expect(words(0).detail).toMatch(
-      /^Against the pedal that Size calculates, at 7 MPa: free play [+−]\d+ mm ± \d+ mm, flex .*, air \+0 mm ± .*\. Up to 12 mm more is allowed\.$/,
+      /^Nothing to mend here. Save the curve. Against the pedal that Size calculates, at 7 MPa: free play [+−]\d+ mm ± \d+ mm, flex .*, air \+0 mm ± .*\. Up to 12 mm more is allowed\.$/,
     );
+    expect(words(3).detail).toMatch(/^Bleed this circuit again/);
   });
   it('far firmer than calculated, it is another pedal', () => {
     const soft = { ...AGAINST, expected: { ...AGAINST.expected, flexMmPerMPa: 8 } };
@@ -102,9 +104,30 @@ describe('against the pedal that was calculated', () => {
       'Size calculates another pedal',
     );
   });
-  it('draws the calculated pedal: play at nothing, play, flex and pads at a hard stop', () => {
-    const { points } = calculatedLine(AGAINST);
-    expect(points[0]!.y).toBe(10);
-    expect(points.at(-1)!.y).toBeCloseTo(10 + 3 * points.at(-1)!.x! + 4, 3);
+  it('draws the calculated pedal in its band, and over it what is too much, by cause', () => {
+    const points = readings(3);
+    const fit = judgeCurve({ ...PEDAL, sigmaMm: 0.2, points }, undefined, AGAINST)!;
+    const lines = heldLines(points, fit, AGAINST);
+    const end = (name: string) => lines.find((line) => line.name === name)!.points.at(-1)!;
+    expect(lines.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['calculated', 'air', 'readings']),
+    );
+    // Play at nothing, and play, flex and pads at a hard stop.
+    expect(lines.find(({ name }) => name === 'calculated')!.points[0]!.y).toBe(10);
+    expect(end('calculated').y).toBeCloseTo(10 + 3 * 8 + 4, 3);
+    // Twice the root of 2², (0.3·8)² and 2², by hand.
+    expect(end('calculated, and what is not known of it').y - end('calculated').y).toBeCloseTo(
+      2 * Math.sqrt(4 + 5.76 + 4),
+      3,
+    );
+    expect(end('air').y - end('calculated').y).toBeGreaterThan(20);
+    const back = heldLines([...points, { pressureMPa: 2, travelMm: 40, back: true }], fit, AGAINST);
+    expect(back.at(-1)!.name).toBe('on the way back');
+  });
+  it('says how it comes back and what pumping does, where either was read', () => {
+    expect(wayBackWords(null, null, 'metric')).toBe('');
+    expect(wayBackWords(4.2, 12, 'metric')).toBe(
+      'On the way back the pedal lags by 4 mm. Pumped first, it is 12 mm shorter.',
+    );
   });
 });

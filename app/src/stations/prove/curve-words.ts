@@ -1,6 +1,6 @@
 import { expectedTravelMm, HARD_MPA, squeezed } from '@firm-line/core/physics/hydraulics';
 import { formatLengthUnit, type Quantities, type UnitSystem } from '@firm-line/core/lib/units';
-import type { HeldAgainst, judgeCurve } from '@firm-line/core/stations/prove';
+import { isAnotherPedal, type HeldAgainst, type judgeCurve } from '@firm-line/core/stations/prove';
 import type { PedalPoint } from '@firm-line/core/plan';
 import type { ChartLine } from '../../kit/line-chart';
 
@@ -79,7 +79,16 @@ const HELD_TITLES = {
   firm: 'Firm, as calculated',
   'cannot-tell': 'Cannot tell',
 } as const;
-/** The verdict on a curve that was held against what Size calculates: by how much each part is over, and what is allowed. */
+/** What to do next, by the verdict. */
+const NEXT = {
+  air: 'Bleed this circuit again, then take the curve again.',
+  flex: 'Check hoses and pedal box while someone presses hard, and the drum adjustment.',
+  'free-play': 'Measure the play of the pushrod, and adjust the drums.',
+  'no-free-play': 'Do not drive. Measure the play of the pushrod, and shorten it.',
+  firm: 'Nothing to mend here. Save the curve.',
+  'cannot-tell': '',
+} as const;
+/** The verdict on a curve that was held against what Size calculates: what to do, by how much each part is over, and what is allowed. */
 export function heldWords(
   { verdict, airMl, sigma, excess, excessSigma, missing }: CurveFit,
   { referenceMPa, limitMm }: HeldAgainst,
@@ -96,26 +105,107 @@ export function heldWords(
   ].join(', ');
   const compared = `Against the pedal that Size calculates, at ${pressure(referenceMPa, 1)}: ${over}.`;
   // So much firmer than calculated, no part of it can be told.
-  if (excess!.flexMm + 2 * excessSigma!.flexMm < -limitMm)
+  if (isAnotherPedal({ excess, excessSigma }, { limitMm }))
     return {
       title: 'Size calculates another pedal',
-      detail: `${compared} Check the figures in Size, and the gauge and sensor.`,
+      detail: `Check the figures in Size, and the gauge and sensor. ${compared}`,
     };
   return {
     title:
       verdict === 'air'
         ? `Air: ${volume(airMl, 1)} ± ${volume(2 * sigma.airMl, 1)} left in ${circuit.toLowerCase()}`
         : HELD_TITLES[verdict],
-    detail: `${compared} Up to ${length(limitMm)} more is allowed.${missing ? ` ${missing}` : ''}`,
+    detail: `${missing ?? NEXT[verdict]} ${compared} Up to ${length(limitMm)} more is allowed.`,
   };
 }
+/** How the pedal comes back, and what pumping does, where either was read. */
+export function wayBackWords(
+  lagMm: number | null,
+  pumpedMm: number | null,
+  units: UnitSystem,
+): string {
+  const length = (mm: number): string => formatLengthUnit(Math.abs(mm), units);
+  return [
+    lagMm === null ? '' : `On the way back the pedal lags by ${length(Math.max(0, lagMm))}.`,
+    pumpedMm === null
+      ? ''
+      : `Pumped first, it is ${length(pumpedMm)} ${pumpedMm < 0 ? 'longer' : 'shorter'}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
 
-/** The pedal that Size calculates without air. */
-export const calculatedLine = ({ expected }: HeldAgainst): ChartLine => ({
-  name: 'calculated',
-  ink: 'ink',
-  points: AT_MPA.map((x) => ({ x, y: expectedTravelMm(expected, x) })),
-});
+/** Less than this over is not drawn, mm. */
+const DRAWN_MM = 1;
+/**
+ * The calculated pedal with twice its doubt as a band, what the readings have over it by cause, one over the other,
+ * and the readings.
+ */
+export function heldLines(
+  points: readonly PedalPoint[],
+  fit: CurveFit | null,
+  { expected, referenceMPa }: HeldAgainst,
+): ChartLine[] {
+  const { sigma, padMPa, flexMmPerMPa } = expected;
+  const settles = (p: number): number => 1 - Math.exp(-p / padMPa);
+  const draw = (of: (p: number) => number) => AT_MPA.map((x) => ({ x, y: Math.max(0, of(x)) }));
+  const calculated = (p: number): number => expectedTravelMm(expected, p);
+  const doubt = (p: number): number =>
+    2 * Math.hypot(sigma.t0Mm, p * sigma.flexMmPerMPa, settles(p) * sigma.padMm);
+  const band: ChartLine[] = [
+    { name: '', ink: 'rule', points: draw((p) => calculated(p) - doubt(p)) },
+    {
+      name: 'calculated, and what is not known of it',
+      ink: 'rule',
+      filled: 'to-line-before',
+      points: draw((p) => calculated(p) + doubt(p)),
+    },
+    { name: 'calculated', ink: 'ink', dashed: true, points: draw(calculated) },
+  ];
+  const dots = readingDots(points);
+  if (!fit?.excess) return [...band, ...dots];
+  const { freeMm, flexMm, airMm } = fit.excess;
+  const slope = fit.flexMmPerMPa - flexMmPerMPa;
+  const padMm = (flexMm - referenceMPa * slope) / settles(referenceMPa);
+  const parts = [
+    { name: 'free play over', ink: 'slate', mm: freeMm, at: () => freeMm },
+    {
+      name: 'flex over',
+      ink: 'copper',
+      mm: flexMm,
+      at: (p: number) => slope * p + padMm * settles(p),
+    },
+    {
+      name: 'air',
+      ink: 'fluid',
+      mm: airMm,
+      at: (p: number) => (airMm * squeezed(p)) / squeezed(referenceMPa),
+    },
+  ] as const;
+  const shown = parts.filter(({ mm }) => mm > DRAWN_MM);
+  const over = shown.map(({ name, ink }, i): ChartLine => ({
+    name,
+    ink,
+    filled: 'to-line-before',
+    points: draw(
+      (p) => calculated(p) + shown.slice(0, i + 1).reduce((sum, { at }) => sum + at(p), 0),
+    ),
+  }));
+  return [...band, ...over, ...dots];
+}
+/** Readings on the way down, and on the way back where there are any. */
+function readingDots(points: readonly PedalPoint[]): ChartLine[] {
+  const dots = (name: string, ink: ChartLine['ink'], back: boolean): ChartLine => ({
+    name,
+    ink,
+    dots: true,
+    points: points
+      .filter((one) => (one.back ?? false) === back)
+      .map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
+  });
+  const [down, back] = [dots('readings', 'ink', false), dots('on the way back', 'slate', true)];
+  return back.points.length ? [down, back] : [down];
+}
 
 /** The readings, and under them what free play, air and flexing each take of the pedal. */
 export function curveLines(
@@ -123,13 +213,8 @@ export function curveLines(
   fit: CurveFit | null,
   pedal: Pedal,
 ): ChartLine[] {
-  const dots: ChartLine = {
-    name: 'readings',
-    ink: 'ink',
-    dots: true,
-    points: points.map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
-  };
-  if (!fit) return [dots];
+  const dots = readingDots(points);
+  if (!fit) return dots;
   const line = (of: (p: number) => number) => AT_MPA.map((x) => ({ x, y: Math.max(0, of(x)) }));
   const withAir = (p: number): number => fit.t0Mm + (fit.airMl / mlPerMm(pedal)) * squeezed(p);
   const withFlex = (p: number): number => withAir(p) + fit.flexMmPerMPa * p;
@@ -137,6 +222,6 @@ export function curveLines(
     { name: 'free play', ink: 'slate', filled: true, points: line(() => fit.t0Mm) },
     { name: 'air', ink: 'fluid', filled: true, points: line(withAir) },
     { name: 'flex', ink: 'copper', filled: true, points: line(withFlex) },
-    dots,
+    ...dots,
   ];
 }

@@ -1,77 +1,110 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { findFault, type Evidence } from '@firm-line/core/stations/prove';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
+import {
+  causeRow,
+  checkKey,
+  checkRow,
+  circuitDigest,
+  findFault,
+  fittedOn,
+  recordedEvidence,
+  SYMPTOMS,
+  type CheckRow,
+  type Evidence,
+  type Symptom,
+} from '@firm-line/core/stations/prove';
 import { YesNoField } from '../../kit/fields/yes-no-field';
 import { PlanStore } from '../../session/plan-store';
+import { ProveFacade } from './prove-facade';
 
-const ASKED: readonly {
-  readonly key:
-    'pumps' | 'sinks' | 'wet' | 'drags' | 'dragsHot' | 'fountain' | 'firmPlugged' | 'drumsUp';
-  readonly label: string;
-  readonly yes: string;
-  readonly no: string;
-}[] = [
-  { key: 'pumps', label: 'Pumped three times', yes: 'pedal comes up', no: 'pedal stays' },
-  { key: 'sinks', label: 'Held for a minute', yes: 'pedal sinks', no: 'pedal stays' },
-  { key: 'wet', label: 'A rag at every joint', yes: 'one is wet', no: 'all dry' },
-  { key: 'drags', label: 'Wheels, pedal up', yes: 'one drags', no: 'all free' },
-  { key: 'dragsHot', label: 'Wheels, after heat', yes: 'wheels drag', no: 'all free' },
-  { key: 'fountain', label: 'Reservoir, pedal going down', yes: 'a fountain', no: 'still' },
-  { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'still soft' },
-  { key: 'drumsUp', label: 'Drums', yes: 'adjusted up', no: 'not adjusted' },
-];
+/** As many causes are shown. */
+const SHOWN = 5;
+/** Less than this is not worth a row. */
+const LEAST_SHOWN = 0.02;
+/** Checks that are read off records and tests, and entered there. */
+const READ_OFF: ReadonlySet<Symptom> = new Set([
+  ...SYMPTOMS.filter((symptom) => checkRow(symptom).group === 'Curve'),
+  'pistonStill',
+]);
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** What a soft or long pedal may come from, by its curve and by what else was seen, and what to look at next. */
+/** What a soft, long or hard pedal may come from, by its curve and by everything else that was checked, and what to check next. */
 @Component({
   selector: 'fl-fault-finder',
-  imports: [OptionalNumberField, YesNoField],
+  imports: [YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'complementary', 'aria-label': 'Possible faults' },
+  host: { role: 'complementary', 'aria-label': 'Fault finder' },
   template: `
     <section class="card p-4">
-      <h2 class="h2">
-        {{ isFirm() ? 'Fault finder' : 'Possible faults' }}
-      </h2>
-      <table class="mt-1 w-full" data-test="causes">
-        <tbody>
-          @for (one of fault().ranked.slice(0, 4); track one.cause) {
-            <tr class="border-t border-rule">
-              <td class="py-1">{{ one.cause }}</td>
-              <td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td>
-            </tr>
-          }
-        </tbody>
-      </table>
-      <p class="mt-2 text-sm">
-        {{ fault().told ? 'The first is clearly the most likely.' : 'Cannot tell yet.' }}
-      </p>
+      <p class="eyebrow">Fault finder</p>
+      <h2 class="text-2xl font-bold" data-test="fault">{{ title() }}</h2>
+      @for (reason of reasons(); track reason) {
+        <p class="text-sm text-ink-soft">{{ reason }}</p>
+      }
+      <ul class="mt-2" data-test="causes">
+        @for (one of rows(); track one.name) {
+          <li class="py-1">
+            <span class="flex justify-between gap-2"
+              ><span>{{ one.name }}</span
+              ><span class="font-mono">{{ one.percent }} %</span></span
+            >
+            <span class="mt-0.5 block h-2 bg-rule" aria-hidden="true"
+              ><span
+                class="block h-2"
+                [class]="one.good ? 'bg-ok' : 'bg-copper'"
+                [style.width.%]="one.percent"
+              ></span
+            ></span>
+          </li>
+        }
+      </ul>
       @if (fault().next; as next) {
-        <p class="mt-2 font-semibold" data-test="next">
-          Next, {{ next.minutes }} min: {{ next.act }}
-        </p>
+        <div class="mt-3 border-t border-rule pt-3" data-test="next">
+          <p class="font-semibold">Next, {{ next.minutes }} min: {{ next.act }}</p>
+          @if (!readOff(next.symptom)) {
+            <div class="mt-2 flex gap-2">
+              <button type="button" class="btn min-h-14 flex-1" (click)="see(next.symptom, true)">
+                {{ capital(row(next.symptom).yes) }}
+              </button>
+              <button type="button" class="btn min-h-14 flex-1" (click)="see(next.symptom, false)">
+                {{ capital(row(next.symptom).no) }}
+              </button>
+            </div>
+          }
+        </div>
       }
+      <p class="mt-3 text-sm text-ink-soft">
+        Chances are our judgement, from common practice; several faults may be there at once. Never
+        drive on a soft pedal, whatever this list shows.
+      </p>
     </section>
-    <section class="card flex flex-col gap-2 p-4" aria-label="Observations">
-      <h2 class="h2">Observations</h2>
-      @for (one of asked; track one.key) {
-        <fl-yes-no-field
-          [field]="'seen-' + one.key"
-          [label]="one.label"
-          [yes]="one.yes"
-          [no]="one.no"
-          [value]="known()[one.key] ?? null"
-          (changed)="see(one.key, $event)"
-        />
-      }
-      <fl-optional-number-field
-        label="Pressure measured over planned"
-        [value]="known().pressureRatio ?? null"
-        none="not measured"
-        [least]="0"
-        [most]="10"
-        (changed)="ratio($event)"
-      />
-    </section>
+    @for (group of groups(); track group.name) {
+      <details class="card p-4" [open]="group.answered">
+        <summary class="min-h-11 cursor-pointer font-bold">
+          {{ group.name }}: {{ group.done }} of {{ group.checks.length }} checked
+        </summary>
+        <div class="mt-2 flex flex-col gap-2">
+          @for (one of group.checks; track one.symptom) {
+            @if (readOff(one.symptom)) {
+              <p class="text-sm" [attr.data-read]="one.symptom">
+                {{ one.label }}:
+                <strong>{{
+                  one.is === undefined ? 'not read yet' : one.is ? one.yes : one.no
+                }}</strong>
+              </p>
+            } @else {
+              <fl-yes-no-field
+                [field]="'seen-' + one.symptom"
+                [label]="one.label"
+                [yes]="one.yes"
+                [no]="one.no"
+                [value]="one.is ?? null"
+                (changed)="see(one.symptom, $event)"
+              />
+            }
+          }
+        </div>
+      </details>
+    }
     <section class="card p-4" aria-label="Scan tool">
       <h2 class="h2">Scan tool, simulated</h2>
       @for (one of modulators(); track one.id) {
@@ -85,32 +118,90 @@ const ASKED: readonly {
         <p class="mt-1 text-sm" role="status">{{ scanned() }}</p>
       }
     </section>
-    <p class="text-sm text-ink-soft">
-      Shares are our judgement, from common practice. Never drive on a soft pedal, whatever this
-      list shows.
-    </p>
   `,
 })
 export class FaultFinder {
   private readonly store = inject(PlanStore);
-  /** What the curve tells. */
+  private readonly sheet = inject(ProveFacade);
+  readonly circuitId = input.required<string>();
+  /** What the readings on the screen tell, before they are saved. */
   readonly curve = input.required<Evidence>();
-  readonly isFirm = input.required<boolean>();
-  protected readonly asked = ASKED;
-  protected readonly known = signal<Evidence>({});
-  protected readonly fault = computed(() => findFault({ ...this.curve(), ...this.known() }));
+  protected readonly row = checkRow;
+  protected readonly capital = capital;
+  private readonly circuit = computed(() =>
+    this.store.plan().circuits.find(({ id }) => id === this.circuitId())!,
+  );
+  private readonly known = computed((): Evidence => ({
+    ...recordedEvidence(this.circuit(), this.sheet.view()),
+    ...this.curve(),
+  }));
+  private readonly fitted = computed(() => fittedOn(this.circuit(), this.sheet.view()));
+  protected readonly fault = computed(() => findFault(this.known(), this.fitted()));
+  protected readonly title = computed(() => {
+    const { verdict, ranked } = this.fault();
+    return verdict === 'sound'
+      ? 'No fault found'
+      : verdict === 'named'
+        ? capital(causeRow(ranked[0]!.cause).words)
+        : 'Cannot tell yet';
+  });
+  protected readonly reasons = computed(() => {
+    const { verdict, ranked } = this.fault();
+    return verdict === 'named' ? ranked[0]!.reasons.map((why) => `${capital(why)}.`) : [];
+  });
+  protected readonly rows = computed(() => {
+    const { ranked, sound } = this.fault();
+    return [
+      { name: 'Nothing wrong', chance: sound, good: true },
+      ...ranked
+        .slice(0, SHOWN)
+        .filter(({ chance }) => chance >= LEAST_SHOWN)
+        .map(({ cause, chance }) => ({
+          name: capital(causeRow(cause).words),
+          chance,
+          good: false,
+        })),
+    ].map((one) => ({ ...one, percent: Math.round(100 * one.chance) }));
+  });
+  protected readonly groups = computed(() => {
+    const known = this.known();
+    const checks = SYMPTOMS.map((symptom) => ({
+      symptom,
+      ...checkRow(symptom),
+      is: known[symptom],
+    })).filter(({ needs }: Pick<CheckRow, 'needs'>) => !needs || this.fitted().has(needs));
+    return [...new Set(checks.map(({ group }) => group))].map((name) => {
+      const own = checks.filter(({ group }) => group === name);
+      const done = own.filter(({ is }) => is !== undefined).length;
+      return { name, checks: own, done, answered: done > 0 };
+    });
+  });
   protected readonly modulators = computed(() =>
     this.store.plan().parts.filter(({ kind }) => kind === 'modulator'),
   );
   protected readonly scanned = signal('');
 
-  protected see(key: (typeof ASKED)[number]['key'], is: boolean | null): void {
-    const { [key]: _gone, ...rest } = this.known();
-    this.known.set(is === null ? rest : { ...rest, [key]: is });
+  protected readOff(symptom: Symptom): boolean {
+    return READ_OFF.has(symptom);
   }
-  protected ratio(value: number | null): void {
-    const { pressureRatio: _gone, ...rest } = this.known();
-    this.known.set(value === null ? rest : { ...rest, pressureRatio: value });
+  protected see(symptom: Symptom, is: boolean | null): void {
+    const key = checkKey(this.circuitId(), symptom);
+    this.sheet.apply(
+      is === null
+        ? { edit: 'clearTest', with: { key } }
+        : {
+            edit: 'putRecordedTest',
+            with: {
+              recordedTest: {
+                key,
+                at: new Date().toISOString(),
+                good: !is,
+                note: '',
+                rests: circuitDigest(this.circuit(), this.sheet.view()),
+              },
+            },
+          },
+    );
   }
   protected async scan(part: string): Promise<void> {
     try {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { PEDAL_FELT, neededField, ENGINE, type PedalReading } from '@firm-line/core/plan';
+import { besideReference } from '@firm-line/core/stations/prove';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
@@ -82,9 +83,7 @@ import { PlanStore } from '../../session/plan-store';
         </table>
       </div>
     }
-    <p class="mt-2 text-sm text-ink-soft">
-      Measure the pedal of a good vehicle for reference. Memory is no reference.
-    </p>
+    <p class="mt-2" data-test="beside-reference">{{ besideWords() }}</p>
   `,
 })
 export class PedalForm {
@@ -113,6 +112,17 @@ export class PedalForm {
   protected readonly sinks = signal(false);
   protected readonly pumps = signal(false);
   protected readonly felt = computed(() => this.sheet.proving().pedal.toReversed());
+  /** This pedal beside that of a good vehicle, where both were felt alike. */
+  protected readonly besideWords = computed(() => {
+    const { pedal } = this.sheet.proving();
+    const beside = besideReference(pedal);
+    if (!beside)
+      return pedal.some(({ vehicle }) => vehicle === 'reference')
+        ? 'Measure both vehicles with the same engine state, heat and force to compare them.'
+        : 'Measure the pedal of a good vehicle for reference. Memory is no reference.';
+    const { own, reference, longerMm } = beside;
+    return `Against the reference vehicle at ${this.quantities().force(reference.forceN!, 1)}, engine ${own.engine}: ${this.length(Math.abs(longerMm))} ${longerMm < 0 ? 'shorter' : 'longer'}.`;
+  });
   protected take(figures: Readonly<Record<(typeof this.keys)[number], number>>): void {
     const pedalReading: PedalReading = {
       id: this.sheet.freshId('pedal'),

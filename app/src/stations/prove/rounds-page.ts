@@ -72,7 +72,15 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
           @if (chosen(); as round) {
             <section class="card p-5" aria-label="Test" data-test="round">
               <h2 class="text-2xl font-bold">{{ round.name }}</h2>
-              <p class="mt-2 text-lg"><fl-words [text]="round.how" /></p>
+              <ul
+                class="mt-2 flex flex-col gap-1 text-lg"
+                [class.list-disc]="steps().length > 1"
+                [class.pl-5]="steps().length > 1"
+              >
+                @for (step of steps(); track step) {
+                  <li><fl-words [text]="step" /></li>
+                }
+              </ul>
               @if (round.note) {
                 <p class="mt-2 font-semibold">
                   <span [class]="signs[round.state][2]" aria-hidden="true">{{
@@ -111,9 +119,9 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                           ><span class="block text-sm"
                             >{{
                               look.state === 'done'
-                                ? 'dry'
+                                ? round.words.good.toLowerCase()
                                 : look.state === 'bad'
-                                  ? 'wet'
+                                  ? round.words.bad.toLowerCase()
                                   : look.state === 'void'
                                     ? 'void'
                                     : 'not checked'
@@ -125,20 +133,20 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                           class="min-h-12 px-6"
                           [class]="look.state === 'done' ? 'btn-dark' : 'btn'"
                           [attr.aria-pressed]="look.state === 'done'"
-                          [attr.aria-label]="look.name + ' is dry'"
+                          [attr.aria-label]="look.name + ': ' + round.words.good.toLowerCase()"
                           (click)="tell(round, true, look.key)"
                         >
-                          Dry
+                          {{ round.words.good }}
                         </button>
                         <button
                           type="button"
                           class="min-h-12 px-6"
                           [class]="look.state === 'bad' ? 'btn-dark' : 'btn'"
                           [attr.aria-pressed]="look.state === 'bad'"
-                          [attr.aria-label]="look.name + ' is wet'"
+                          [attr.aria-label]="look.name + ': ' + round.words.bad.toLowerCase()"
                           (click)="tell(round, false, look.key)"
                         >
-                          Wet
+                          {{ round.words.bad }}
                         </button>
                       </li>
                     }
@@ -216,6 +224,8 @@ export class RoundsPage {
     () => this.sheet.rounds().filter(({ state }) => state === 'done').length,
   );
   protected readonly key = signal<string | null>(null);
+  /** How the chosen one is done, a point each. */
+  protected readonly steps = computed(() => this.chosen()?.how.split('\n') ?? []);
   protected readonly chosen = computed((): ProvingTest | null => {
     const rounds = this.sheet.rounds();
     return (

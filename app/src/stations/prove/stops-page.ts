@@ -1,18 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ROUGH_KMH, scatterOf, stoppingDistance } from '@firm-line/core/physics/proof-tests';
-import { expectedStopM, stopAdvice } from '@firm-line/core/stations/prove';
+import {
+  balanceWords,
+  changeWords,
+  expectedStopM,
+  stopAdvice,
+} from '@firm-line/core/stations/prove';
 import { STOP_TAKEN, LOCKED, type StopTest } from '@firm-line/core/plan';
+import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm } from './figures-form';
+import { StopLogForm } from './stop-log-form';
 import { ProveFacade } from './prove-facade';
 
-/** Stops by tape, before and after the work, at one speed; which axle locked first; pads bedded. */
+/** Figures of a stop that are entered. */
+type StopFigure = 'fromKmh' | 'distanceM' | 'valveTurns' | 'mfddMs2' | 'lockedAtMs2' | 'grip';
+
+/** Stops by tape or decelerometer, before and after the work, at one speed; which axle locked first; pads bedded. */
 @Component({
   selector: 'fl-stops-page',
-  imports: [FiguresForm, LineChart, TextField, Toggle],
+  imports: [CheckField, FiguresForm, LineChart, StopLogForm, TextField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -36,19 +46,32 @@ import { ProveFacade } from './prove-facade';
             [value]="locked()"
             (changed)="locked.set($event)"
           />
+          <fl-check-field label="Laden" [checked]="laden()" (changed)="laden.set($event)" />
         </div>
+        <fl-stop-log-form class="mt-3" (taken)="log.set($event)" />
         <fl-figures-form
           class="mt-3"
           [fields]="fields"
           [keys]="keys()"
-          name="Put the stop down"
+          [first]="log()"
+          name="Record this stop"
           (taken)="take($event)"
-        />
+        >
+          <fl-text-field
+            class="sm:col-span-3"
+            field="changed"
+            label="Changed since the stop before, besides the valve"
+            placeholder="front pads"
+            [limits]="{ least: 0, most: 200 }"
+            [value]="changedBefore()"
+            (changed)="changedBefore.set($event)"
+          />
+        </fl-figures-form>
         @if (advice()) {
           <p class="mt-3 font-semibold" data-test="advice">{{ advice() }}</p>
         }
-        @if (expected()) {
-          <p class="mt-2" data-test="expected">{{ expected() }}</p>
+        @for (words of besides(); track words) {
+          <p class="mt-2" data-test="expected">{{ words }}</p>
         }
       </section>
       <section class="card p-5" aria-label="Before and after">
@@ -91,6 +114,7 @@ import { ProveFacade } from './prove-facade';
               <th class="pr-3 text-right font-normal">Mean</th>
               <th class="pr-3 font-normal">Locked first</th>
               <th class="pr-3 font-normal">Valve</th>
+              <th class="pr-3 font-normal">Load, change</th>
               <th></th>
             </tr>
           </thead>
@@ -108,6 +132,7 @@ import { ProveFacade } from './prove-facade';
                 <td class="pr-3">
                   {{ one.valveTurns === null ? '–' : one.valveTurns + ' turns' }}
                 </td>
+                <td class="pr-3">{{ one.laden ? 'laden' : '' }} {{ one.changed }}</td>
                 <td class="text-right">
                   <button type="button" class="btn" (click)="remove(one.id)">Remove</button>
                 </td>
@@ -153,16 +178,22 @@ export class StopsPage {
   }));
   protected readonly when = signal<StopTest['when']>('after');
   protected readonly locked = signal<StopTest['locked']>('none');
+  protected readonly laden = signal(false);
+  protected readonly changedBefore = signal('');
+  /** What a logger's file came to. */
+  protected readonly log = signal<Readonly<Partial<Record<StopFigure, number>>> | null>(null);
   protected readonly stops = computed(() => this.sheet.proving().stops);
   private readonly hasValve = computed(
     () => (this.store.plan().sizing?.rearValve ?? null) !== null,
   );
   protected readonly fields = STOP_TAKEN.fields;
-  protected readonly keys = computed(() =>
-    this.hasValve()
-      ? (['fromKmh', 'distanceM', 'valveTurns'] as const)
-      : (['fromKmh', 'distanceM'] as const),
-  );
+  protected readonly keys = computed((): readonly StopFigure[] => [
+    'fromKmh',
+    'distanceM',
+    ...(this.hasValve() ? (['valveTurns'] as const) : []),
+    'mfddMs2',
+    ...(this.locked() === 'none' ? [] : (['lockedAtMs2', 'grip'] as const)),
+  ]);
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);
   private at({ fromKmh, distanceM }: StopTest): number {
@@ -203,21 +234,29 @@ export class StopsPage {
     if (!last) return '';
     return `${last.locked === 'rear' ? '✗ ' : ''}${stopAdvice(last, this.sheet.view())}`;
   });
-  /** What Size expects of the last stop. */
-  protected readonly expected = computed(() => {
-    const last = this.stops().at(-1);
-    const expectedM = last && expectedStopM(last, this.sheet.view());
+  /** What Size expects of the last stop, the balance that it shows, and what a change did. */
+  protected readonly besides = computed((): readonly string[] => {
+    const [before, last] =
+      this.stops().slice(-2).length === 2
+        ? this.stops().slice(-2)
+        : [undefined, this.stops().at(-1)];
+    if (!last) return [];
+    const view = this.sheet.view();
+    const expectedM = expectedStopM(last, view);
     const { distance, speed } = this.quantities();
-    return expectedM
-      ? `Size expects ${distance(expectedM)} from ${speed(last.fromKmh)}, unladen.`
-      : '';
+    return [
+      expectedM
+        ? `Size expects ${distance(expectedM)} from ${speed(last.fromKmh)}, ${last.laden ? 'laden' : 'unladen'}.`
+        : '',
+      balanceWords(last, view),
+      changeWords(before, last, view),
+    ].filter(Boolean);
   });
-  protected decel({ fromKmh, distanceM }: StopTest): string {
-    return `${stoppingDistance({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
+  protected decel({ fromKmh, distanceM, mfddMs2 }: StopTest): string {
+    return `${(mfddMs2 ?? stoppingDistance({ fromKmh, distanceM }).meanDecelMs2).toFixed(2)} m/s²`;
   }
-  protected take(
-    figures: Readonly<Record<'fromKmh' | 'distanceM', number>> & { readonly valveTurns?: number },
-  ): void {
+  protected take(figures: Readonly<Partial<Record<StopFigure, number>>>): void {
+    const changed = this.changedBefore().trim();
     this.sheet.apply({
       edit: 'addStopTest',
       with: {
@@ -227,10 +266,14 @@ export class StopsPage {
           when: this.when(),
           locked: this.locked(),
           valveTurns: null,
-          ...figures,
+          ...(figures as Pick<StopTest, 'fromKmh' | 'distanceM'>),
+          ...(this.laden() ? { laden: true } : {}),
+          ...(changed ? { changed } : {}),
         },
       },
     });
+    this.log.set(null);
+    this.changedBefore.set('');
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeStopTest', with: { id } });

@@ -1,5 +1,5 @@
+import { ATMOSPHERE_MPA, type Quantities } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import type { Quantities } from '../../lib/units/index.ts';
 import {
   HARD_MPA,
   missingReading,
@@ -8,7 +8,7 @@ import {
   type Diagnosis,
   type PedalVerdict,
 } from './diagnose.ts';
-import { fit } from './fit.ts';
+import { fit, type Fitted } from './fit.ts';
 
 /** A pedal as it was calculated without air: t0 + c·p + s·(1 − e^(−p/p0)), and how well each is known. */
 export interface Expected {
@@ -37,37 +37,88 @@ export interface Excess {
 const LIMIT_MM = 8;
 
 type Held = DiagnoseInput & { readonly expected: Expected };
+/** One term of travel: how it goes with pressure, and where it is known beforehand, its value and how well. */
+interface Term {
+  readonly at: (pMPa: number) => number;
+  readonly known?: { readonly value: number; readonly sigma: number };
+}
+/** What is not known of the shape of the terms themselves, as terms of their own that are nothing at best. */
+function shapeTerms({ expected, doubt }: Held, padMm: number, airMm: number): readonly Term[] {
+  if (!doubt) return [];
+  const { padMPa } = expected;
+  const unsure = (at: Term['at'], sigma: number): Term => ({ at, known: { value: 0, sigma } });
+  return [
+    unsure((p) => (-p / padMPa) * Math.exp(-p / padMPa), doubt.padShare * Math.max(1, padMm)),
+    ...(airMm > 0
+      ? [
+          unsure((p) => {
+            const left = ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
+            return left ** (1 / doubt.polytropic) * (Math.log(left) / doubt.polytropic ** 2);
+          }, doubt.polytropicSigma * airMm),
+        ]
+      : []),
+  ];
+}
+/** Rounds in which the doubt of shape and gauge follow from the fit before. */
+const ROUNDS = 4;
 /** The model fitted to readings and to what was calculated, each by how well it is known: t0, c, s and a; air is never below nothing. */
-function fitted({ points, travelSigmaMm, expected }: Held) {
-  const weight = 1 / travelSigmaMm!;
+function fitted(input: Held) {
+  const { points, travelSigmaMm, expected, doubt } = input;
   const { sigma, padMPa } = expected;
-  const prior = [expected.t0Mm, expected.flexMmPerMPa, expected.padMm];
-  const known = [sigma.t0Mm, sigma.flexMmPerMPa, sigma.padMm];
-  const terms = (p: number): number[] => [1, p, settled(p, padMPa), squeezed(p)];
-  const solve = (count: 3 | 4) =>
-    fit(
-      [
-        ...points.map(({ pressureMPa }) =>
-          terms(pressureMPa)
-            .slice(0, count)
-            .map((v) => v * weight),
-        ),
-        ...known.map((s, k) => Array.from({ length: count }, (_, j) => (j === k ? 1 / s : 0))),
-      ],
-      [...points.map(({ travelMm }) => travelMm * weight), ...prior.map((v, k) => v / known[k]!)],
+  const known = (value: number, by: number): Term['known'] => ({ value, sigma: by });
+  const first: readonly Term[] = [
+    { at: () => 1, known: known(expected.t0Mm, sigma.t0Mm) },
+    { at: (p) => p, known: known(expected.flexMmPerMPa, sigma.flexMmPerMPa) },
+    { at: (p) => settled(p, padMPa), known: known(expected.padMm, sigma.padMm) },
+  ];
+  const air: Term = { at: (p) => squeezed(p, doubt?.polytropic) };
+  /** How steeply travel goes with pressure: by that a gauge that is off moves a reading. */
+  const steepness = (x: readonly number[], p: number): number => {
+    const step = 0.02;
+    const travel = (at: number): number =>
+      [...first, air].reduce((sum, term, k) => sum + x[k]! * term.at(Math.max(0, at)), 0);
+    return Math.abs(travel(p + step) - travel(p - step)) / (2 * step);
+  };
+  const solve = (terms: readonly Term[], x: readonly number[] | null): Fitted => {
+    const weights = points.map(
+      ({ pressureMPa: p }) =>
+        1 /
+        (doubt && x
+          ? Math.hypot(travelSigmaMm!, doubt.pressureSigmaMPa * steepness(x, p))
+          : travelSigmaMm!),
     );
-  const whole = solve(4);
-  const airless = whole.x[3]! < 0 ? solve(3) : null;
-  const x = airless ? [...airless.x, 0] : [...whole.x];
-  const inverse = airless
-    ? [...airless.inverse.map((row) => [...row, 0]), [0, 0, 0, 0]]
-    : whole.inverse;
+    const priors = terms.flatMap(({ known: is }, k) => (is ? [{ ...is, k }] : []));
+    return fit(
+      [
+        ...points.map(({ pressureMPa }, i) => terms.map(({ at }) => at(pressureMPa) * weights[i]!)),
+        ...priors.map(({ k, sigma: by }) => terms.map((_, j) => (j === k ? 1 / by : 0))),
+      ],
+      [
+        ...points.map(({ travelMm }, i) => travelMm * weights[i]!),
+        ...priors.map(({ value, sigma: by }) => value / by),
+      ],
+    );
+  };
+  let x: number[] | null = null;
+  let inverse: number[][] = [];
+  for (let round = 0; round < (doubt ? ROUNDS : 1); round++) {
+    const shape = x ? shapeTerms(input, x[2]!, x[3]!) : [];
+    const whole: Fitted = solve([...first, air, ...shape], x);
+    const airless: Fitted | null =
+      whole.x[3]! < 0 ? solve([...first, ...(x ? shapeTerms(input, x[2]!, 0) : [])], x) : null;
+    const found: Fitted = airless ?? whole;
+    x = airless ? [...found.x.slice(0, 3), 0] : found.x.slice(0, 4);
+    inverse = [0, 1, 2, 3].map((i) =>
+      [0, 1, 2, 3].map((j) => (airless && (i === 3 || j === 3) ? 0 : found.inverse[i]![j]!)),
+    );
+  }
   const squares = points.reduce(
     (sum, { pressureMPa, travelMm }) =>
-      sum + (travelMm - terms(pressureMPa).reduce((t, v, k) => t + v * x[k]!, 0)) ** 2,
+      sum +
+      (travelMm - [...first, air].reduce((t, { at }, k) => t + at(pressureMPa) * x![k]!, 0)) ** 2,
     0,
   );
-  return { x, inverse, rmsMm: Math.sqrt(squares / points.length) };
+  return { x: x!, inverse, rmsMm: Math.sqrt(squares / points.length) };
 }
 
 /** Which part is too much beyond its doubt; parts never cancel one another. */
@@ -103,7 +154,10 @@ export function diagnoseExpected(
   const { x, inverse, rmsMm } = fitted(input);
   const [t0Mm, flexMmPerMPa, padMm, a] = x as [number, number, number, number];
   const { sigma } = expected;
-  const [q, k] = [settled(referenceMPa, expected.padMPa), squeezed(referenceMPa)];
+  const [q, k] = [
+    settled(referenceMPa, expected.padMPa),
+    squeezed(referenceMPa, input.doubt?.polytropic),
+  ];
   const variance = (i: number, j: number): number => inverse[i]![j]!;
   const excess: Excess = {
     freeMm: t0Mm - expected.t0Mm,

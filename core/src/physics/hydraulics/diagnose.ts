@@ -15,6 +15,18 @@ export interface DiagnoseInput {
   readonly referenceMPa?: number;
   /** Pedal travel that may be too much there, mm; with `expected` alone. */
   readonly limitMm?: number;
+  /** How far the model itself may be off; with `expected` alone. Left out: gauge and model are taken as they are. */
+  readonly doubt?: ModelDoubt;
+}
+/** What a fit is not sure of besides its readings. */
+export interface ModelDoubt {
+  /** The gauge's own error, one standard deviation. */
+  readonly pressureSigmaMPa: number;
+  /** The pressure at which pads settle, as a share of itself. */
+  readonly padShare: number;
+  /** How air is squeezed: 1 slowly, 1.4 with no time to cool; and how well that is known. */
+  readonly polytropic: number;
+  readonly polytropicSigma: number;
 }
 export type PedalVerdict = 'air' | 'flex' | 'free-play' | 'no-free-play' | 'firm' | 'cannot-tell';
 export interface Diagnosis {
@@ -36,8 +48,9 @@ export const HARD_MPA = 7;
 /** Pedal under which flex and air together are firm, free play beyond which it is the fault, and doubt beyond which nothing is said; mm. */
 const LIMITS = { firmMm: 15, freePlayMm: 25, doubtMm: 10 };
 
-/** The share of its volume that air loses under a pressure over the atmosphere. Source: Boyle. */
-export const squeezed = (pMPa: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + pMPa);
+/** The share of its volume that air loses under a pressure over the atmosphere; slowly, unless a polytropic exponent is given. Source: Boyle. */
+export const squeezed = (pMPa: number, polytropic = 1): number =>
+  1 - (ATMOSPHERE_MPA / (ATMOSPHERE_MPA + pMPa)) ** (1 / polytropic);
 
 /** Which reading would settle it. */
 export function missingReading(

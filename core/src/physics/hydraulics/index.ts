@@ -12,8 +12,15 @@ export {
 export { BY_AXLE, type CircuitShare } from './circuits.ts';
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
 export { combination, type Combination, type CombinationSize } from './combination.ts';
-export { expectedTravelMm } from './diagnose-expected.ts';
-export { diagnose, HARD_MPA, squeezed, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
+export { expectedTravelMm, type Excess } from './diagnose-expected.ts';
+export {
+  diagnose,
+  HARD_MPA,
+  squeezed,
+  type DiagnoseInput,
+  type Diagnosis,
+  type ModelDoubt,
+} from './diagnose.ts';
 export { heating, type Heating, type HeatInput, type HotAxle, type Rotor } from './heat.ts';
 export { isEnough, withFailed, withoutBooster, type Failure } from './failure.ts';
 export {
@@ -43,3 +50,4 @@ export { CAUSES, masterMmPerMl, size, sumMl, takenMl, type Cause, type Size } fr
 export { trailer, type TrailerInput, type TrailerSize } from './trailer.ts';
 export * from './types.ts';
 export { MASTER_BORES_MM, whatIf, type WhatIf } from './what-if.ts';
+export { kneeByBalance, realBalance, type Locked, type RealBalance } from './locked.ts';

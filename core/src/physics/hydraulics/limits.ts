@@ -24,6 +24,8 @@ export interface ResidualBrakingRule {
 export interface Limits {
   readonly fromKmh: number;
   readonly wholeM: (kmh: number) => number;
+  /** Mean fully developed deceleration at least, m/s². */
+  readonly leastMs2: number;
   readonly pedalMostN: number;
   /** Time until the brakes are up, as the first term of the rule's distance allows for, s. */
   readonly buildUpS: number;
@@ -38,6 +40,7 @@ export const LIGHT_MOST_KG = 3500;
 const LIGHT: Limits = {
   fromKmh: 100,
   wholeM: (v) => 0.1 * v + 0.006 * v * v,
+  leastMs2: 6.43,
   pedalMostN: 500,
   buildUpS: 0.36,
   balance: { fromZ: 0.15, toZ: 0.8, rise: 0.7, source: 'UN R13-H annex 5 (from memory)' },
@@ -53,6 +56,7 @@ const LIGHT: Limits = {
 const HEAVY: Limits = {
   fromKmh: 60,
   wholeM: (v) => 0.15 * v + (v * v) / 130,
+  leastMs2: 5,
   pedalMostN: 700,
   buildUpS: 0.54,
   balance: { fromZ: 0.15, toZ: 0.3, rise: 0.85, source: 'UN R13 annex 10 (from memory)' },

@@ -15,3 +15,4 @@ export {
   type StoppingTest,
   type StoppingInput,
 } from './stopping.ts';
+export { decelLog, type DecelLog, type DecelLogInput, type DecelSample } from './decel-log.ts';

@@ -80,6 +80,7 @@ export const RUN_ACTS = [
   'vent',
   'stall',
   'tried',
+  'pot',
   'pause',
   'resume',
   'next',
@@ -94,6 +95,8 @@ export interface RunEvent {
   readonly act: (typeof RUN_ACTS)[number];
   readonly at: string;
   readonly ml?: number;
+  /** What the pressure pot stood at, at the wheel whose turn it was. */
+  readonly potMPa?: number;
   readonly out?: CameOutAs;
   /** What was tried against a bleeder that gives nothing, or how the pedal felt at the end. */
   readonly how?: string;
@@ -237,10 +240,14 @@ export const MAKERS_ORDER = record<MakersOrder>()({
   parkingTimes: told('Parking brake on and off, times', number(0, 100, { whole: true })),
   again: told('Bled again', once(ref('port'), 200)),
 });
-const RUN_EVENT = record<RunEvent>()({
+export const RUN_EVENT = record<RunEvent>()({
   act: told('Act', oneOf(RUN_ACTS)),
   at: told('Time', time),
   ml: told('Volume', optional(ml)),
+  potMPa: told('Pot pressure', optional(number(0, 10)), {
+    usual: [0.02, 0.5],
+    likely: [0.05, 0.2],
+  }),
   out: told('What came out', optional(oneOf(CAME_OUT))),
   how: told('How', optional(text)),
 });

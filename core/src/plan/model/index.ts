@@ -29,6 +29,7 @@ export * from './wheel-ends.ts';
 export * from './filling.ts';
 export * from './floor.ts';
 export * from './proving.ts';
+export * from './stop-test.ts';
 export * from './sign-off.ts';
 export * from './hose.ts';
 export * from './making.ts';

@@ -16,6 +16,7 @@ import {
   told,
   noted,
 } from './field.ts';
+import { STOP_TAKEN, type StopTest } from './stop-test.ts';
 import {
   ACCEPTED,
   FOLLOW_UP,
@@ -29,6 +30,8 @@ import {
 export interface PedalPoint {
   readonly pressureMPa: number;
   readonly travelMm: number;
+  /** Taken as the pedal was let up. */
+  readonly back?: boolean;
 }
 export const ENGINE = ['none', 'off', 'running'] as const;
 export const TAKEN_BY = ['typed', 'stream', 'csv'] as const;
@@ -40,6 +43,8 @@ export interface PedalCurve {
   readonly by: (typeof TAKEN_BY)[number];
   readonly engine: (typeof ENGINE)[number];
   readonly hot: boolean;
+  /** Taken after the pedal was pumped. */
+  readonly pumped?: boolean;
   readonly ratio: number;
   readonly boreMm: number;
   readonly sigmaMm: number;
@@ -100,17 +105,6 @@ export interface PedalReading {
   /** It comes up when it is pumped. */
   readonly pumps: boolean;
 }
-export const LOCKED = ['none', 'front', 'rear'] as const;
-export interface StopTest {
-  readonly id: string;
-  readonly at: string;
-  readonly when: 'before' | 'after';
-  readonly fromKmh: number;
-  readonly distanceM: number;
-  readonly locked: (typeof LOCKED)[number];
-  /** Turns of the valve's adjuster from its stop; null: there is none, or it was not moved. */
-  readonly valveTurns: number | null;
-}
 /** Everything that proves a built system. */
 export interface Proving {
   readonly curves: readonly PedalCurve[];
@@ -142,6 +136,7 @@ const celsius = number(-60, 500);
 export const POINT_TAKEN = record<PedalPoint>()({
   pressureMPa: told('Pressure', pressure),
   travelMm: told('Pedal travel', number(-10, 1000)),
+  back: told('On the way back', optional(flag)),
 });
 const engine = oneOf(ENGINE);
 const lasted = over(100_000);
@@ -153,6 +148,7 @@ export const CURVE_TAKEN = record<PedalCurve>()(
     by: told('Taken by', noted(oneOf(TAKEN_BY))),
     engine: told('Engine', noted(engine)),
     hot: told('Hot', noted(flag)),
+    pumped: told('Pumped first', optional(flag)),
     ratio: told('Pedal ratio', over(100)),
     boreMm: told('Bore', over(1000), { sold: true }),
     sigmaMm: told('± of the travel (1σ)', number(0, 100)),
@@ -220,28 +216,6 @@ export const AIR_TEST = record<AirTest>()(
     },
   },
 );
-export const STOP_TAKEN = record<StopTest>()(
-  {
-    id,
-    at: told('Time', time),
-    when: told('Bedded', choice({ before: 'Before', after: 'After' })),
-    fromKmh: told('From', over(400), { usual: [1, 400], likely: [10, 160] }),
-    distanceM: told('Stopping distance', over(10_000), { usual: [0.1, 10000], likely: [1, 200] }),
-    locked: told(
-      'Locked first',
-      oneOf(LOCKED, { none: 'None locked', front: 'Front first', rear: 'Rear first' }),
-    ),
-    valveTurns: told('Valve turned in, turns', nullable(number(0, 100)), { likely: [0, 20] }),
-  },
-  {
-    about: {
-      kind: 'stopTest',
-      prefix: 'stop',
-      noun: 'stop',
-      named: ({ at, fromKmh }) => `Stop from ${fromKmh} km/h of ${at.slice(0, 10)}`,
-    },
-  },
-);
 export const PEDAL_FELT = record<PedalReading>()(
   {
     id,
@@ -250,7 +224,7 @@ export const PEDAL_FELT = record<PedalReading>()(
     engine: told('Engine', engine),
     hot: told('Hot', flag),
     travelMm: told('Pedal travel', number(0, 1000), { likely: [2, 200] }),
-    forceN: told('Force', nullable(noted(over(10_000))), { usual: [1, 10000], likely: [10, 1500] }),
+    forceN: told('Force', nullable(over(10_000)), { usual: [1, 10000], likely: [10, 1500] }),
     sinks: told('Sinks', flag),
     pumps: told('Comes up when pumped', flag),
   },

@@ -3,6 +3,15 @@ export { isSpareBleeder, type BleedNet } from './bleed-net.ts';
 export { pressureOf, type CircuitPressure } from './pressures.ts';
 export { levelOf, type ResidualView } from './residual-view.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
-export { loadAt, LOADS, plannedHoses, boosterOf, sizeInputOf, type LoadName } from './sizing.ts';
+export { BULK_GPA } from './sheets.ts';
+export {
+  loadAt,
+  LOADS,
+  linesWith,
+  plannedHoses,
+  boosterOf,
+  sizeInputOf,
+  type LoadName,
+} from './sizing.ts';
 export { viewPlan, type PlanView } from './view.ts';
 export { runChoices, type RunChoice } from './run-choices.ts';

@@ -21,3 +21,11 @@ export {
   type LoggerFile,
   type ReadingsRead,
 } from './readings-csv.ts';
+export {
+  likelySlowing,
+  SLOWING_UNITS,
+  slowingOf,
+  TIME_UNITS,
+  type SlowingChoice,
+  type SlowingRead,
+} from './decel-csv.ts';

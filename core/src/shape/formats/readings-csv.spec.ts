@@ -1,5 +1,12 @@
 import Qty from 'js-quantities';
-import { likelyColumns, PRESSURE_UNITS, readingsOf, readLoggerFile } from './index.ts';
+import {
+  likelyColumns,
+  likelySlowing,
+  PRESSURE_UNITS,
+  readingsOf,
+  readLoggerFile,
+  slowingOf,
+} from './index.ts';
 
 describe('a logger’s file', () => {
   it('finds its columns and units by their names, in any order and with any separator', () => {
@@ -29,5 +36,31 @@ describe('a logger’s file', () => {
   });
   it('is refused where it is no table', () => {
     expect(() => readLoggerFile('nothing at all')).toThrow('Not a table of readings');
+  });
+});
+
+describe('the log of a stop', () => {
+  // 1 g is 9.80665 m/s², 1 mph 0.44704 m/s (NIST SP 811).
+  it.each([
+    ['time s;decel g', '0;0\n0,1;0,5\n', 'decelMs2', [0, 4.903325]],
+    ['t_ms,speed mph', '0,60\n100,58\n', 'speedMs', [26.8224, 25.92832]],
+    ['time,longitudinal accel m/s2', '0,0\n0.1,-6\n', 'decelMs2', [0, 6]],
+    ['time,speed km/h', '0,36\n0.1,18\n', 'speedMs', [10, 5]],
+  ] as const)('%s', (head, body, of, values) => {
+    const file = readLoggerFile(`${head}\n${body}`);
+    const { samples, bad } = slowingOf(file, likelySlowing(file));
+    expect(bad).toEqual([]);
+    expect(samples.map((one) => one.timeS)).toEqual([0, 0.1]);
+    samples.forEach((one, i) => expect(one[of]).toBeCloseTo(values[i]!, 6));
+  });
+  it('rows that are none are named by line', () => {
+    const file = readLoggerFile('time s,decel g\n0,0\nx,1\n0.1,?\n0,0.2\n0.2,0.3\n');
+    const { samples, bad } = slowingOf(file, likelySlowing(file));
+    expect(samples).toHaveLength(2);
+    expect(bad).toEqual([
+      { line: 3, why: '"x" is not a time' },
+      { line: 4, why: '"?" is not a deceleration' },
+      { line: 5, why: '0.000 s is not after 0.000 s' },
+    ]);
   });
 });

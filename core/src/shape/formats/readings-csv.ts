@@ -53,6 +53,12 @@ export function likelyColumns({ columns }: LoggerFile): ColumnChoice {
   };
 }
 
+/** The number in a column, a decimal comma counting as a point; NaN where there is none. */
+export function decimalIn(row: readonly string[], at: number): number {
+  const written = (row[at] ?? '').trim();
+  return written === '' ? NaN : Number(written.replace(/^(-?\d+),(\d+)$/, '$1.$2'));
+}
+
 /** Readings out of the columns that were chosen; a decimal comma counts as a point. */
 export function readingsOf(
   { rows }: LoggerFile,
@@ -62,13 +68,9 @@ export function readingsOf(
   const bad: { line: number; why: string }[] = [];
   for (const [i, row] of rows.entries()) {
     if (row.length === 1 && row[0]!.trim() === '') continue;
-    const number = (at: number): number => {
-      const written = (row[at] ?? '').trim();
-      return written === '' ? NaN : Number(written.replace(/^(-?\d+),(\d+)$/, '$1.$2'));
-    };
     const [p, t] = [
-      number(pressure) * PRESSURE_UNITS[pressureUnit],
-      number(travel) * TRAVEL_UNITS[travelUnit],
+      decimalIn(row, pressure) * PRESSURE_UNITS[pressureUnit],
+      decimalIn(row, travel) * TRAVEL_UNITS[travelUnit],
     ];
     const why = !Number.isFinite(p)
       ? `"${row[pressure] ?? ''}" is not a pressure`

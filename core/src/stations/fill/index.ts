@@ -27,6 +27,8 @@ export {
   withEvent,
   withoutLast,
   type RunState,
+  POT_LEAST_MPA,
+  potLowAt,
 } from './run.ts';
 export { runNow, lastFluidUse, type FluidUse, type RunFluidUse } from './fluid-use.ts';
 export {

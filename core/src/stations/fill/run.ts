@@ -14,6 +14,8 @@ export interface BleederLog {
   readonly strokes: number;
   readonly ml: number;
   readonly out: CameOutAs | null;
+  /** What the pressure pot stood at; null: nobody noted it. */
+  readonly potMPa: number | null;
   readonly seconds: number;
 }
 export interface RunState {
@@ -38,7 +40,13 @@ type Act = RunEvent['act'];
 /** What stands against a bleeder that gives nothing, in the order in which it is tried. Common practice. */
 export const STALL_TRIES = ['back-fill', 'tap', 'port', 'piston'] as const;
 
-const UNTOUCHED: Omit<BleederLog, 'portId'> = { strokes: 0, ml: 0, out: null, seconds: 0 };
+const UNTOUCHED: Omit<BleederLog, 'portId'> = {
+  strokes: 0,
+  ml: 0,
+  out: null,
+  potMPa: null,
+  seconds: 0,
+};
 export function initialState(run: Pick<FillRun, 'order' | 'fullMl' | 'startedAt'>): RunState {
   return {
     phase: 'ready',
@@ -173,6 +181,12 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
       };
     return { ...now, reservoirMl, phase: phase === 'low' && !isLow ? state.back : phase };
   },
+  pot: (tap) => {
+    const { phase, run, corner, event, now } = tap;
+    if (run.method !== 'pressure') refuse('This method has no pot.');
+    if (!corner || phase === 'done' || phase === 'extra') refuse('No wheel is being bled.');
+    return { ...now, corners: cornerIs(tap, { potMPa: event.potMPa ?? null }) };
+  },
   vent: ({ state, run, now }) => {
     if (run.method !== 'pressure') refuse('This method has no pot to vent.');
     if (state.open.length) refuse('Close the bleeder first.');
@@ -267,3 +281,16 @@ export function withEvent(run: FillRun, event: RunEvent): FillRun {
   return { ...run, log: [...run.log, event] };
 }
 export const withoutLast = (run: FillRun): FillRun => ({ ...run, log: run.log.slice(0, -1) });
+
+/** Under this a pot pushes too slowly to carry bubbles along, MPa. Common practice: 10 psi. */
+export const POT_LEAST_MPA = 0.07;
+/** A pot may lose so much of its first pressure from wheel to wheel. Ours, said to be a judgement. */
+const POT_LOST = 0.3;
+/** Wheels at which the pot stood too low, or had fallen by too much since the first; null where nobody noted it at two wheels or more. */
+export function potLowAt(run: FillRun): readonly BleederLog[] | null {
+  if (run.method !== 'pressure') return null;
+  const noted = replay(run).state.corners.filter(({ potMPa }) => potMPa !== null);
+  if (noted.length < 2) return null;
+  const first = noted[0]!.potMPa!;
+  return noted.filter(({ potMPa }) => potMPa! < POT_LEAST_MPA || potMPa! < (1 - POT_LOST) * first);
+}

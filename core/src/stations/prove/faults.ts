@@ -1,179 +1,33 @@
-/** What may be wrong with a pedal. */
-export const CAUSES = [
-  'air',
-  'flexing hose',
-  'wrong bore',
-  'weeping joint',
-  'sticking piston',
-  'swapped feed',
-  'closed compensating port',
-  'drums not adjusted',
-  'worn cup in the master cylinder',
-] as const;
-export type Cause = (typeof CAUSES)[number];
-/** What is known; not there: nobody looked. */
-export interface Evidence {
-  /** Of the fitted curve, at a hard stop: what air and flex cost, mm of pedal, and free play. */
-  readonly airCostMm?: number;
-  readonly flexCostMm?: number;
-  readonly freePlayMm?: number;
-  /** Comes up when it is pumped. */
-  readonly pumps?: boolean;
-  readonly sinks?: boolean;
-  /** A joint or the ground is wet. */
-  readonly wet?: boolean;
-  /** Wheels that turn hard once the pedal is up. */
-  readonly drags?: boolean;
-  /** Drags after heat, and not before. */
-  readonly dragsHot?: boolean;
-  /** A fountain in the reservoir as the pedal goes down. */
-  readonly fountain?: boolean;
-  /** Measured pressure over what Size says for the same foot. */
-  readonly pressureRatio?: number;
-  /** With the hoses clamped (rubber alone) or plugged off, it is firm. */
-  readonly firmPlugged?: boolean;
-  /** Drums were adjusted up. */
-  readonly drumsUp?: boolean;
-}
-export type Symptom = keyof Evidence;
-/** One piece of what is known, against each cause: how likely it is seen where that is the cause. Common practice, said to be judgement. */
-interface Reading {
-  readonly symptom: Symptom;
-  /** The next act that gives it, and what it costs. */
-  readonly act: string;
-  readonly minutes: number;
-  /** Whether it is seen, yes or no; undefined while it is not known. */
-  readonly of: (known: Evidence) => boolean | undefined;
-  readonly likely: Partial<Record<Cause, number>>;
-  readonly else: number;
-}
-const over = (value: number | undefined, least: number): boolean | undefined =>
-  value === undefined ? undefined : value >= least;
-export const READINGS: readonly Reading[] = [
-  {
-    symptom: 'airCostMm',
-    act: 'Take a curve with readings at a light foot',
-    minutes: 15,
-    of: ({ airCostMm }) => over(airCostMm, 12),
-    likely: { air: 0.92, 'weeping joint': 0.35, 'swapped feed': 0.6 },
-    else: 0.06,
-  },
-  {
-    symptom: 'flexCostMm',
-    act: 'Take a curve up to a hard stop',
-    minutes: 15,
-    of: ({ flexCostMm }) => over(flexCostMm, 24),
-    likely: { 'flexing hose': 0.9, 'wrong bore': 0.35 },
-    else: 0.07,
-  },
-  {
-    symptom: 'freePlayMm',
-    act: 'Feel the pedal’s free play by hand',
-    minutes: 2,
-    of: ({ freePlayMm }) => over(freePlayMm, 25),
-    likely: { 'drums not adjusted': 0.85, 'sticking piston': 0.25 },
-    else: 0.06,
-  },
-  {
-    symptom: 'pumps',
-    act: 'Pump three times: does the pedal come up?',
-    minutes: 1,
-    of: ({ pumps }) => pumps,
-    likely: { air: 0.85, 'drums not adjusted': 0.9, 'sticking piston': 0.5, 'swapped feed': 0.6 },
-    else: 0.12,
-  },
-  {
-    symptom: 'sinks',
-    act: 'Hold the pedal for a minute: does it sink?',
-    minutes: 2,
-    of: ({ sinks }) => sinks,
-    likely: { 'weeping joint': 0.93, 'worn cup in the master cylinder': 0.95, 'swapped feed': 0.4 },
-    else: 0.03,
-  },
-  {
-    symptom: 'wet',
-    act: 'A clean rag at every joint, pedal held',
-    minutes: 10,
-    of: ({ wet }) => wet,
-    likely: { 'weeping joint': 0.95 },
-    else: 0.03,
-  },
-  {
-    symptom: 'drags',
-    act: 'Pedal up: turn each wheel by hand',
-    minutes: 5,
-    of: ({ drags }) => drags,
-    likely: { 'closed compensating port': 0.7, 'sticking piston': 0.85 },
-    else: 0.04,
-  },
-  {
-    symptom: 'dragsHot',
-    act: 'Warm the brakes on closed ground, then turn each wheel',
-    minutes: 30,
-    of: ({ dragsHot }) => dragsHot,
-    likely: { 'closed compensating port': 0.95, 'sticking piston': 0.3 },
-    else: 0.04,
-  },
-  {
-    symptom: 'fountain',
-    act: 'Glasses on, cap off: watch the reservoir from the side as the pedal goes down',
-    minutes: 2,
-    of: ({ fountain }) => fountain,
-    likely: {
-      'closed compensating port': 0.03,
-      'swapped feed': 0.95,
-      'worn cup in the master cylinder': 0.2,
-    },
-    else: 0.06,
-  },
-  {
-    symptom: 'pressureRatio',
-    act: 'Gauge at a bleeder, scales under the foot',
-    minutes: 15,
-    of: ({ pressureRatio }) =>
-      pressureRatio === undefined ? undefined : pressureRatio < 0.85 || pressureRatio > 1.15,
-    likely: { 'wrong bore': 0.95, 'worn cup in the master cylinder': 0.4, 'swapped feed': 0.2 },
-    else: 0.05,
-  },
-  {
-    symptom: 'firmPlugged',
-    act: 'Plug the circuit at its first joint, press once',
-    minutes: 12,
-    of: ({ firmPlugged }) => firmPlugged,
-    likely: { 'worn cup in the master cylinder': 0.03, 'swapped feed': 0.1, 'wrong bore': 0.3 },
-    else: 0.9,
-  },
-  {
-    symptom: 'drumsUp',
-    act: 'Adjust the drums until they rub, then feel the pedal again',
-    minutes: 20,
-    of: ({ drumsUp }) => (drumsUp === undefined ? undefined : !drumsUp),
-    likely: { 'drums not adjusted': 0.95 },
-    else: 0.2,
-  },
-];
-/** How often it is that, before anything is known. Common practice. */
-const PRIOR: Record<Cause, number> = {
-  air: 0.37,
-  'drums not adjusted': 0.14,
-  'weeping joint': 0.12,
-  'flexing hose': 0.1,
-  'sticking piston': 0.08,
-  'wrong bore': 0.06,
-  'closed compensating port': 0.05,
-  'worn cup in the master cylinder': 0.05,
-  'swapped feed': 0.03,
-};
+import {
+  CAUSES,
+  causeRow,
+  checkRow,
+  OTHER_SHOWS,
+  SYMPTOMS,
+  type Cause,
+  type CauseRow,
+  type Symptom,
+} from './fault-tables.ts';
+
+/** What was checked: seen or not; what is not there, nobody checked. */
+export type Evidence = Partial<Record<Symptom, boolean>>;
+/** What a circuit has, of what some causes and checks need. */
+export type Fitted = ReadonlySet<NonNullable<CauseRow['needs']>>;
+const EVERYTHING: Fitted = new Set(['drums', 'hoses', 'booster', 'modulator']);
 
 export interface Ranked {
   readonly cause: Cause;
-  readonly share: number;
+  readonly chance: number;
+  /** Why it shows what was seen. */
+  readonly reasons: readonly string[];
 }
 export interface Finding {
+  /** Each cause with the chance that it is there; several may be at once. */
   readonly ranked: readonly Ranked[];
-  /** The first is not twice as likely as the second: it cannot be told yet. */
-  readonly told: boolean;
-  /** The act that tells the first ones apart best for its minutes; null where nothing is left that would. */
+  /** The chance that nothing is wrong. */
+  readonly sound: number;
+  readonly verdict: 'sound' | 'named' | 'cannot-tell';
+  /** The check that tells most for its minutes; null where none would tell anything. */
   readonly next: {
     readonly act: string;
     readonly symptom: Symptom;
@@ -181,46 +35,116 @@ export interface Finding {
     readonly bits: number;
   } | null;
 }
-const likelihood = ({ likely, else: other }: Reading, cause: Cause, seen: boolean): number => {
-  const yes = likely[cause] ?? other;
-  return seen ? yes : 1 - yes;
-};
-const entropy = (shares: readonly number[]): number =>
-  shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
-function shared(weights: readonly number[]): number[] {
-  const all = weights.reduce((sum, w) => sum + w, 0);
-  return weights.map((w) => w / all);
+
+/** A chance from which a cause, or that nothing is wrong, is said outright. Ours, said to be a judgement. */
+export const SAID_FROM = 0.6;
+/** No more causes than this are thought of at once. */
+const MOST_AT_ONCE = 3;
+/** Less than this is not worth a minute, bits. */
+const LEAST_BITS = 0.01;
+
+/** Causes that are there together, how likely that is before anything is known, and how often each check then shows something. */
+interface Case {
+  readonly causes: readonly Cause[];
+  readonly weight: number;
+  readonly shows: Readonly<Record<Symptom, number>>;
 }
+const chanceFrom = (symptom: Symptom, cause: Cause): number =>
+  cause === 'other' ? OTHER_SHOWS : (checkRow(symptom).from[cause]?.[0] ?? 0);
+/** A check shows nothing only where neither chance nor any of the causes makes it (noisy or). */
+const showsOf = (causes: readonly Cause[]): Case['shows'] =>
+  Object.fromEntries(
+    SYMPTOMS.map((symptom) => [
+      symptom,
+      1 -
+        causes.reduce(
+          (hidden, cause) => hidden * (1 - chanceFrom(symptom, cause)),
+          1 - checkRow(symptom).by,
+        ),
+    ]),
+  ) as Record<Symptom, number>;
+function casesOf(possible: readonly Cause[]): Case[] {
+  const often = (cause: Cause): number => causeRow(cause).often;
+  let last: Omit<Case, 'shows'>[] = [
+    { causes: [], weight: possible.reduce((all, cause) => all * (1 - often(cause)), 1) },
+  ];
+  const cases = [...last];
+  for (let size = 1; size <= MOST_AT_ONCE; size++) {
+    last = last.flatMap(({ causes, weight }) =>
+      possible.slice(causes.length ? possible.indexOf(causes.at(-1)!) + 1 : 0).map((cause) => ({
+        causes: [...causes, cause],
+        weight: (weight * often(cause)) / (1 - often(cause)),
+      })),
+    );
+    cases.push(...last);
+  }
+  return cases.map((one) => ({ ...one, shows: showsOf(one.causes) }));
+}
+const has = (fitted: Fitted, { needs }: { readonly needs?: CauseRow['needs'] }): boolean =>
+  !needs || fitted.has(needs);
+/** Cases of circuits that have the same, worked out once. */
+const known = new Map<string, { readonly possible: readonly Cause[]; readonly cases: Case[] }>();
+function network(fitted: Fitted) {
+  const key = [...fitted].sort().join();
+  let found = known.get(key);
+  if (!found) {
+    const possible = (Object.keys(CAUSES) as Cause[]).filter((one) => has(fitted, causeRow(one)));
+    known.set(key, (found = { possible, cases: casesOf(possible) }));
+  }
+  return found;
+}
+const binaryBits = (p: number): number =>
+  p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p);
 
 /**
- * Ranked causes by what is known (Bayes over readings taken as independent), and the one next reading that is
- * expected to tell most in its minutes (Shannon's information). Likelihoods are common practice, said to be judgement.
+ * What may be wrong, by what was checked: a network of causes that may be there together, each showing by itself
+ * (noisy or), worked out exactly for up to three at once; and the next check, by expected information a minute.
+ * Source: Pearl, Probabilistic Reasoning in Intelligent Systems (1988), chapter 4 (from memory); the figures are
+ * those of `fault-tables.ts`, our judgement.
  */
-export function findFault(known: Evidence): Finding {
-  let shares = CAUSES.map((cause) => PRIOR[cause]);
-  for (const reading of READINGS) {
-    const seen = reading.of(known);
-    if (seen !== undefined)
-      shares = shared(CAUSES.map((cause, i) => shares[i]! * likelihood(reading, cause, seen)));
-  }
-  const ranked = CAUSES.map((cause, i) => ({ cause, share: shares[i]! })).sort(
-    (a, b) => b.share - a.share,
-  );
-  const now = entropy(shares);
-  const worth = READINGS.flatMap((reading) => {
-    if (reading.of(known) !== undefined) return [];
-    const after = [true, false].reduce((sum, seen) => {
-      const joint = CAUSES.map((cause, i) => shares[i]! * likelihood(reading, cause, seen));
-      const p = joint.reduce((s, w) => s + w, 0);
-      return p > 0 ? sum + p * entropy(shared(joint)) : sum;
-    }, 0);
-    return [
-      { act: reading.act, symptom: reading.symptom, minutes: reading.minutes, bits: now - after },
-    ];
-  }).sort((a, b) => b.bits / (b.minutes + 5) - a.bits / (a.minutes + 5));
-  return {
-    ranked,
-    told: ranked[0]!.share >= 2 * ranked[1]!.share && ranked[0]!.share >= 0.5,
-    next: worth[0] && worth[0].bits > 0.005 ? worth[0] : null,
-  };
+export function findFault(evidence: Evidence, fitted: Fitted = EVERYTHING): Finding {
+  const { possible, cases: before } = network(fitted);
+  const asked = SYMPTOMS.filter((symptom) => has(fitted, checkRow(symptom)));
+  const checked = asked.filter((symptom) => evidence[symptom] !== undefined);
+  const weighed = before.map(({ weight, ...one }) => ({
+    ...one,
+    weight: checked.reduce(
+      (sum, symptom) => sum * (evidence[symptom] ? one.shows[symptom] : 1 - one.shows[symptom]),
+      weight,
+    ),
+  }));
+  const all = weighed.reduce((sum, { weight }) => sum + weight, 0);
+  const cases = weighed.map((one) => ({ ...one, weight: one.weight / all }));
+  const share = (is: (causes: readonly Cause[]) => boolean): number =>
+    cases.reduce((sum, { causes, weight }) => (is(causes) ? sum + weight : sum), 0);
+  const seen = checked.filter((symptom) => evidence[symptom]);
+  const ranked = possible
+    .map((cause): Ranked => ({
+      cause,
+      chance: share((causes) => causes.includes(cause)),
+      reasons: seen.flatMap((symptom) => checkRow(symptom).from[cause]?.[1] ?? []),
+    }))
+    .sort((a, b) => b.chance - a.chance);
+  const sound = share((causes) => !causes.length);
+  const verdict =
+    sound >= SAID_FROM ? 'sound' : ranked[0]!.chance >= SAID_FROM ? 'named' : 'cannot-tell';
+  return { ranked, sound, verdict, next: nextCheck(cases, asked, evidence) };
+}
+/** The check that is expected to tell most a minute. Source: Shannon's information, between a check and what is wrong. */
+function nextCheck(
+  cases: readonly Case[],
+  asked: readonly Symptom[],
+  evidence: Evidence,
+): Finding['next'] {
+  const [best] = asked
+    .filter((symptom) => evidence[symptom] === undefined)
+    .map((symptom) => {
+      const mean = (of: (chance: number) => number): number =>
+        cases.reduce((sum, { weight, shows }) => sum + weight * of(shows[symptom]), 0);
+      const bits = binaryBits(mean((chance) => chance)) - mean(binaryBits);
+      const { act, minutes } = checkRow(symptom);
+      return { symptom, act, minutes, bits };
+    })
+    .sort((a, b) => b.bits / b.minutes - a.bits / a.minutes);
+  return best && best.bits > LEAST_BITS ? best : null;
 }

@@ -2,7 +2,7 @@ import { sumMl, takenMl } from '../../physics/hydraulics/index.ts';
 import { fluidFor, hoseVolumeMl, type Circuit } from '../../plan/index.ts';
 import { pressureOf, type PlanView } from '../../plan/results/index.ts';
 import { onCircuit } from './on-circuit.ts';
-import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
+import { fluidById, HOSE_HOLDS_MPA, type FluidFamily } from '../../trade/stock/index.ts';
 
 /** What a circuit is held at, what the most force on the pedal makes of it, and how stiffly its fluid is shut in. */
 export interface HoldAsk {
@@ -10,6 +10,8 @@ export interface HoldAsk {
   readonly wantedMPa: number;
   /** With the most force that the rule allows the foot, booster and all; null where nothing is known of it. */
   readonly mostMPa: number | null;
+  /** The least that a part, hose or gauge point of the circuit is made for, and its name; null where no rating is known. */
+  readonly rated: { readonly mpa: number; readonly name: string } | null;
   /** Rise of the pressure of the fluid shut in a kelvin, with the pedal jacked rigidly, and how well that is known. */
   readonly stiffnessMPaPerK: number;
   readonly stiffnessSigmaMPaPerK: number;
@@ -58,6 +60,20 @@ function stiffnessOf(circuit: Circuit, view: PlanView, atMPa: number): number {
     : UNKNOWN_STIFFNESS;
 }
 
+/** What of a circuit bears least, by its maker's rating, or by what brake hose is proven to hold. */
+function leastRated(circuit: Circuit, { lines, plan }: PlanView): HoldAsk['rated'] {
+  const { parts, hoses } = onCircuit(circuit.id, lines, plan.hoses, plan.parts);
+  const rated = [
+    ...parts.flatMap(({ name, figures: { ratingMPa: mpa } }) =>
+      mpa === undefined ? [] : [{ name, mpa }],
+    ),
+    ...hoses
+      .filter(({ service }) => service === 'pressure')
+      .map(({ name }) => ({ name, mpa: HOSE_HOLDS_MPA })),
+  ];
+  return rated.reduce<HoldAsk['rated']>((a, b) => (a && a.mpa <= b.mpa ? a : b), null);
+}
+
 const tenths = (mpa: number): number => Math.round(mpa * 10) / 10;
 /** What the hold of a circuit asks. A rating that is lower never lowers it: that is a snag of its own. */
 export function holdAsk(circuit: Circuit, view: PlanView): HoldAsk {
@@ -71,6 +87,7 @@ export function holdAsk(circuit: Circuit, view: PlanView): HoldAsk {
     circuitId: circuit.id,
     wantedMPa,
     mostMPa: known && tenths(known.mostMPa),
+    rated: leastRated(circuit, view),
     stiffnessMPaPerK: stiffness,
     stiffnessSigmaMPaPerK: STIFFNESS_DOUBT * stiffness,
   };

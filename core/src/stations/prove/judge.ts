@@ -1,4 +1,4 @@
-import { diagnose, type Diagnosis } from '../../physics/hydraulics/index.ts';
+import { diagnose, type Diagnosis, type ModelDoubt } from '../../physics/hydraulics/index.ts';
 import {
   gasEnergyJ,
   hold,
@@ -133,20 +133,38 @@ export const judgeAir = (test: AirTest): Leakdown =>
     tempSigmaC: test.sigmaC,
   });
 
-/** Travel is read to this at best, and a pedal does no better than its model, mm. Ours, said to be a judgement. */
-const MODEL_MM = 1;
-/** What a curve says, held against the pedal that was calculated where that is given; null while it has too few readings. */
+/** What a calculated pedal leaves out besides, mm; as many readings as this see all there is of it, and more of them wear down scatter alone. Ours, said to be a judgement. */
+const MODEL_MM = 0.3;
+const MODEL_READINGS = 20;
+/** A gauge for brakes at a light foot, and how gaps and air are squeezed. Ours, said to be a judgement; of air between slowly and with no time to cool. */
+const DOUBT: ModelDoubt = {
+  pressureSigmaMPa: 0.008,
+  padShare: 0.12,
+  polytropic: 1.2,
+  polytropicSigma: 0.1,
+};
+type Taken = Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>;
+/** What a curve says on its way down, held against the pedal that was calculated where that is given; null while it has too few readings. */
 export function judgeCurve(
-  { ratio, boreMm, sigmaMm, points }: Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>,
+  { ratio, boreMm, sigmaMm, points: taken }: Taken,
   quantities?: Pick<Quantities, 'pressure'>,
   against?: HeldAgainst | null,
 ): Diagnosis | null {
-  return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3
-    ? null
-    : diagnose(
-        against
-          ? { ratio, boreMm, travelSigmaMm: Math.hypot(sigmaMm, MODEL_MM), points, ...against }
-          : { ratio, boreMm, travelSigmaMm: sigmaMm, points },
-        quantities,
-      );
+  const points = taken.filter(({ back }) => !back);
+  if (points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3)
+    return null;
+  const many = Math.sqrt(Math.max(1, points.length / MODEL_READINGS));
+  return diagnose(
+    against
+      ? {
+          ratio,
+          boreMm,
+          travelSigmaMm: Math.hypot(sigmaMm, MODEL_MM) * many,
+          points,
+          ...against,
+          doubt: DOUBT,
+        }
+      : { ratio, boreMm, travelSigmaMm: sigmaMm, points },
+    quantities,
+  );
 }

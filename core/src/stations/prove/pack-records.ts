@@ -4,8 +4,9 @@ import { lastFluidUse } from '../fill/index.ts';
 import { floorView, torqueOf } from '../fit/tasks/index.ts';
 import { jointEnds } from '../join/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
-import { quantitiesOf } from '../../lib/units/index.ts';
-import { judgeAir, judgeCurve, judgeHold } from './judge.ts';
+import { quantitiesOf, type Quantities } from '../../lib/units/index.ts';
+import { judgedCurve, type JudgedCurve } from './curves.ts';
+import { judgeAir, judgeHold } from './judge.ts';
 import { provingTests } from './test-results.ts';
 import type { Pages, PackSection } from './pack-section.ts';
 
@@ -96,6 +97,16 @@ export const fluidPage: Pages = ({ plan }) => [
   },
 ];
 
+/** What a curve came to, and by how much it is over the pedal that was calculated. */
+function curveWords({ fit, against }: JudgedCurve, { volume, pressure }: Quantities): string {
+  const { verdict, airMl, sigma, t0Mm, flexMmPerMPa, excess, excessSigma } = fit;
+  const air = `${verdict}: ${volume(airMl, 1)} of air (± ${volume(2 * sigma.airMl, 1)})`;
+  const part = (name: string, mm: number, by: number): string =>
+    `${name} ${mm.toFixed(0)} ± ${(2 * by).toFixed(0)} mm`;
+  return excess && excessSigma && against
+    ? `${air}. Over the calculated pedal at ${pressure(against.referenceMPa, 1)}: ${part('free play', excess.freeMm, excessSigma.freeMm)}, ${part('flex', excess.flexMm, excessSigma.flexMm)}, ${part('air', excess.airMm, excessSigma.airMm)}; ${against.limitMm.toFixed(0)} mm allowed.`
+    : `${air}, free play ${t0Mm.toFixed(0)} mm, ${flexMmPerMPa.toFixed(1)} mm a MPa.`;
+}
 /** Tests and curves. */
 export const testPages: Pages = ({ view, plan, circuit }) => {
   const { proving } = plan;
@@ -131,14 +142,10 @@ export const testPages: Pages = ({ view, plan, circuit }) => {
       ],
     },
     ...proving.curves.map((curve): PackSection => {
-      const fit = judgeCurve(curve);
+      const judged = judgedCurve(curve, view);
       return {
-        title: `Curve ${circuit(curve.circuitId)}, ${curve.at.slice(0, 10)}`,
-        words: [
-          fit
-            ? `${fit.verdict}: ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), free play ${fit.t0Mm.toFixed(0)} mm, ${fit.flexMmPerMPa.toFixed(1)} mm a MPa.`
-            : 'Too few readings.',
-        ],
+        title: `Curve ${circuit(curve.circuitId)}, ${curve.at.slice(0, 10)}${curve.pumped ? ', pumped first' : ''}`,
+        words: [judged ? curveWords(judged, quantities) : 'Too few readings.'],
         curve: { name: 'pedal mm over MPa', points: curve.points },
       };
     }),

@@ -1,8 +1,8 @@
 import { ENDS, hoseJoint, lineJoint } from '../join/index.ts';
-import { quantitiesOf } from '../../lib/units/index.ts';
+import { quantitiesOf, type Quantities } from '../../lib/units/index.ts';
 import type { Circuit } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { holdAsk } from './hold-ask.ts';
+import { holdAsk, type HoldAsk } from './hold-ask.ts';
 import { onCircuit } from './on-circuit.ts';
 import { circuitDigest } from './digests.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
@@ -31,11 +31,21 @@ function leakPlaces(
   ];
 }
 
+/** How much warmer a shut circuit may get before what bears least in it is passed, as the end of a sentence. */
+const warmerBy = (
+  { wantedMPa, rated, stiffnessMPaPerK }: HoldAsk,
+  { pressure }: Quantities,
+): string =>
+  rated && stiffnessMPaPerK > 0
+    ? ` ${Math.max(0, (rated.mpa - wantedMPa) / stiffnessMPaPerK).toFixed(0)} °C warmer, it passes the ${pressure(rated.mpa, 1)} that ${rated.name} holds.`
+    : '';
+
 /** Each circuit held under pressure, then all of them overnight. */
 export const pressureTests = ({ view, wet, whole }: TestContext): RequiredTest[] => [
   ...wet.flatMap((circuit): RequiredTest[] => {
     const ask = holdAsk(circuit, view);
-    const { pressure } = quantitiesOf(view.plan);
+    const quantities = quantitiesOf(view.plan);
+    const { pressure } = quantities;
     const rests = circuitDigest(circuit, view);
     const group = 'Pressure held';
     return [
@@ -50,7 +60,13 @@ export const pressureTests = ({ view, wet, whole }: TestContext): RequiredTest[]
         key: `hold:${circuit.id}`,
         group,
         name: `${circuit.name}: hold at ${pressure(ask.wantedMPa, 1)}`,
-        how: `Fit a gauge at a bleeder, rated well over ${pressure(ask.mostMPa ?? ask.wantedMPa, 1)}. Jack the pedal down rigidly and wait five minutes, then read for ten, with the temperature at both ends within 1 °C. A gauge behind a proportioning valve reads valve pressure: turn it back to master pressure first. Isolate circuits with plugs. Clamp only rubber hose, never braided. Shut in, the pressure rises by about ${pressure(ask.stiffnessMPaPerK, 2)} for each °C: let it off before the sun or the night warms it. One person at the pedal and gauge, nobody under the vehicle or in line with a hose, eyes protected.`,
+        how: [
+          `Fit a gauge at a bleeder, rated well over ${pressure(ask.mostMPa ?? ask.wantedMPa, 1)}. A gauge behind a proportioning valve reads valve pressure: turn it back to master pressure first.`,
+          'Isolate circuits with plugs. Clamp only rubber hose, never braided.',
+          'One person at the pedal and gauge, nobody under the vehicle or in line with a hose, eyes protected.',
+          'Jack the pedal down rigidly and wait five minutes. Then read for ten, with the temperature at both ends within 1 °C.',
+          `Shut in, the pressure rises by about ${pressure(ask.stiffnessMPaPerK, 2)} for each °C: let it off before the sun or the day warms it.${warmerBy(ask, quantities)}`,
+        ].join('\n'),
         rests,
         needs: [`low:${circuit.id}`],
         hold: ask,

@@ -12,6 +12,11 @@ export const TEST_GROUPS = [
   'On the road',
 ] as const;
 export type TestGroup = (typeof TEST_GROUPS)[number];
+/** Words for the two answers: of the buttons, and of what came of them. */
+export interface TestWords {
+  readonly good: string;
+  readonly bad: string;
+}
 /** One thing that is looked at, held or felt: what it is, whatever was found. */
 export interface RequiredTest {
   readonly key: string;
@@ -27,6 +32,8 @@ export interface RequiredTest {
   readonly hold?: HoldAsk;
   /** What readings that are entered elsewhere say of it: it is not ticked either. */
   readonly reading?: TestReading;
+  /** What a place is called that is good, and one that is not. */
+  readonly words?: TestWords;
   /** Places that are each looked at by themselves. */
   readonly looks?: readonly { readonly key: string; readonly name: string }[];
 }

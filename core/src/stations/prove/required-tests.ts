@@ -1,10 +1,40 @@
+import { isBrake } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { testedDigest, circuitDigest } from './digests.ts';
+import { checkKey } from './check-key.ts';
+import { onCircuit } from './on-circuit.ts';
 import { needsParking } from './needs-parking.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
 import { pressureTests, leakTests } from './pressure-tests.ts';
 import { pedalFelt, pushrodPlay, stopsMade, wiresRead } from './read-tests.ts';
 
+/** What each circuit shows when it is pressed lightly: its fluid, and everything that must move. */
+const lightTests = ({ view, plan, wet, brakes }: TestContext): RequiredTest[] => [
+  ...brakes.flatMap((circuit): RequiredTest[] => {
+    const key = checkKey(circuit.id, 'pistonStill');
+    const moving = onCircuit(circuit.id, view.lines, plan.hoses, plan.parts).parts.filter(isBrake);
+    return moving.length
+      ? [
+          {
+            key,
+            group: 'Grip and release',
+            name: `${circuit.name}: each piston and shoe moves`,
+            how: 'On stands, wheels off, pads and drums fitted. Someone presses lightly and lets go. Good: each pad or shoe comes out, and lets go. Fingers clear: pistons crush them.',
+            rests: circuitDigest(circuit, view),
+            words: { good: 'Moves', bad: 'Does not move' },
+            looks: moving.map(({ id, name }) => ({ key: `${key}/${id}`, name })),
+          },
+        ]
+      : [];
+  }),
+  ...wet.map((circuit): RequiredTest => ({
+    key: checkKey(circuit.id, 'bubbles'),
+    group: 'Pedal',
+    name: `${circuit.name}: no bubbles in the reservoir`,
+    how: 'Glasses on, cap off, pot vented and off. Pump slowly ten times and watch its chamber from the side. Good: no bubbles rise. A small jet at the open port as the pedal starts down is normal. Bubbles that keep rising are air in the master: bleed again.',
+    rests: circuitDigest(circuit, view),
+  })),
+];
 /** Each circuit grips and lets go: engine off, running, and hot. */
 const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] => [
   ...brakes.flatMap((circuit): RequiredTest[] => {
@@ -101,7 +131,7 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
     : []),
 ];
 /** What else the vehicle has that must work. */
-const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
+const vehicleTests = ({ plan, wet, brakes, whole }: TestContext): RequiredTest[] => [
   ...(plan.hoses.length || plan.things.some(({ kind }) => kind === 'wheel')
     ? [
         {
@@ -154,6 +184,14 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
           how: 'Each wire at rest, braking half and full, and with the pin pulled.',
           rests: whole,
           reading: wiresRead(plan),
+        } as RequiredTest,
+        {
+          key: 'slider',
+          group: 'On the road',
+          name: 'The controller’s slide alone stops the rig',
+          how: 'Closed ground, walking pace, foot off the brake, nobody beside the trailer. Move the controller’s slide slowly. Good: the trailer alone stops the rig, straight, with no wheel locking before half. Note the load on board.',
+          rests: whole,
+          needs: brakes.map(({ id }) => `grips:${id}`),
         } as RequiredTest,
       ]
     : []),
@@ -211,7 +249,13 @@ export function requiredTests(view: PlanView): RequiredTest[] {
   );
   const brakes = wet.filter(({ work }) => work === 'brake');
   const context = { view, plan, wet, brakes, whole: testedDigest(view) };
-  return [pressureTests, leakTests, gripTests, pedalTests, vehicleTests, roadTests].flatMap(
-    (tests) => tests(context),
-  );
+  return [
+    pressureTests,
+    leakTests,
+    lightTests,
+    gripTests,
+    pedalTests,
+    vehicleTests,
+    roadTests,
+  ].flatMap((tests) => tests(context));
 }

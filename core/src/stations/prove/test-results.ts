@@ -4,7 +4,7 @@ import { type Proving, type RecordedTest } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { judgeHold } from './judge.ts';
 import { requiredTests } from './required-tests.ts';
-import { type RequiredTest } from './required-test.ts';
+import { type RequiredTest, type TestWords } from './required-test.ts';
 
 /** `void`: it was good, and what it rests on is otherwise since. */
 export type TestState = 'done' | 'bad' | 'void' | 'locked' | 'open';
@@ -19,10 +19,13 @@ export interface LookResult extends TestResult {
 }
 /** A round with how it stands. */
 export interface ProvingTest extends Omit<RequiredTest, 'needs' | 'looks'>, TestResult {
+  readonly words: TestWords;
   /** What comes first, where it is locked. */
   readonly after: string;
   readonly looks: readonly LookResult[];
 }
+
+const DRY: TestWords = { good: 'Dry', bad: 'Wet' };
 
 const tickedResult = (one: RecordedTest | undefined, rests: string): TestResult => {
   if (!one) return { state: 'open', note: '' };
@@ -32,7 +35,7 @@ const tickedResult = (one: RecordedTest | undefined, rests: string): TestResult 
     : { state: 'void', note: 'Changed since: check again.' };
 };
 /** What all looks together come to: the worst of them, and good once every one is. */
-function worstOfLooks(looks: readonly LookResult[]): TestResult {
+function worstOfLooks(looks: readonly LookResult[], { good }: TestWords): TestResult {
   const bad = looks.filter(({ state }) => state === 'bad');
   if (bad.length)
     return {
@@ -51,7 +54,7 @@ function worstOfLooks(looks: readonly LookResult[]): TestResult {
             .filter(Boolean)
             .join('; ')
         : done
-          ? `${done} of ${looks.length} are dry.`
+          ? `${done} of ${looks.length}: ${good.toLowerCase()}.`
           : '',
   };
 }
@@ -82,17 +85,21 @@ export const provingTests = derive(
   (view): readonly ProvingTest[] => {
     const proving = view.plan.proving;
     const taken = new Map(proving.rounds.map((one) => [one.key, one]));
-    const judged = requiredTests(view).map(({ looks: asked = [], needs = [], ...round }) => {
-      const looks = asked.map((look): LookResult => ({
-        ...look,
-        ...tickedResult(taken.get(look.key), round.rests),
-      }));
-      const found = round.hold
-        ? holdResult(proving, quantitiesOf(view.plan), round.hold, round.rests)
-        : (round.reading ??
-          (looks.length ? worstOfLooks(looks) : tickedResult(taken.get(round.key), round.rests)));
-      return { ...round, looks, state: found.state, note: found.note, needs };
-    });
+    const judged = requiredTests(view).map(
+      ({ looks: asked = [], needs = [], words = DRY, ...round }) => {
+        const looks = asked.map((look): LookResult => ({
+          ...look,
+          ...tickedResult(taken.get(look.key), round.rests),
+        }));
+        const found = round.hold
+          ? holdResult(proving, quantitiesOf(view.plan), round.hold, round.rests)
+          : (round.reading ??
+            (looks.length
+              ? worstOfLooks(looks, words)
+              : tickedResult(taken.get(round.key), round.rests)));
+        return { ...round, words, looks, state: found.state, note: found.note, needs };
+      },
+    );
     const byKey = new Map(judged.map((round) => [round.key, round]));
     return judged.map(({ needs, ...round }): ProvingTest => {
       const first = needs.map((need) => byKey.get(need)).find((one) => one && one.state !== 'done');

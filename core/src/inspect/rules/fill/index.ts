@@ -17,6 +17,7 @@ import { fluidWet } from './fluid-wet.ts';
 import { fluidSources } from './fluid-sources.ts';
 import { fluidChange } from './fluid-change.ts';
 import { airStays } from './air-stays.ts';
+import { potFell } from './pot-fell.ts';
 import { runLeft } from './run-left.ts';
 
 /** Rules of this station, in the order in which they are told. */
@@ -33,6 +34,7 @@ export const FILL_RULES = [
   orderNotSheet,
   reservoirShort,
   airStays,
+  potFell,
   padsOut,
   jointLooseFilled,
   pushrodUnlooked,

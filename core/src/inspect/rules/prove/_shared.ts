@@ -8,6 +8,7 @@ export const PROVE_READS = [
   'works',
   'plan.proving',
   'plan.parking',
+  'plan.wheelEnds',
 ] as const;
 export type ProveRead = Reading<(typeof PROVE_READS)[number]>;
 /** Whether anything was proved or driven yet: before that nothing is asked. */

@@ -5,6 +5,7 @@ import { holdMissing } from './hold-missing.ts';
 import { leakOpen } from './leak-open.ts';
 import { pedalHot } from './pedal-hot.ts';
 import { pedalSinks } from './pedal-sinks.ts';
+import { portCovered } from './port-covered.ts';
 import { rearLocked } from './rear-locked.ts';
 import { travelDiffers } from './travel-differs.ts';
 import { pedalPumps } from './pedal-pumps.ts';
@@ -16,6 +17,7 @@ export const PROVE_RULES = [
   leakOpen,
   pedalSinks,
   pedalHot,
+  portCovered,
   holdMissing,
   pedalPumps,
   stopTooFar,

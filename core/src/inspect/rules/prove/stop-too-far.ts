@@ -13,13 +13,21 @@ export const stopTooFar = defineRule({
     const { sizing, proving } = view.plan;
     const last = proving.stops.filter(({ when }) => when === 'after').at(-1);
     const limits = sizing && limitsFor(sizing.category, loadAt(sizing, 1).massKg);
-    const most = last && limits?.wholeM(last.fromKmh);
-    if (!last || !limits || most === undefined || last.distanceM <= most) return null;
+    if (!last || !limits) return null;
+    const most = limits.wholeM(last.fromKmh);
     const { distance, speed } = quantityWords(view);
-    return {
-      level: 'stop',
-      where: `Stop from ${speed(last.fromKmh)}`,
-      text: `The vehicle took ${distance(last.distanceM, 1)}; ${distance(most, 1)} is the limit (${limits.source}). Do not drive on the road. Find the cause, and repeat the stop.`,
-    };
+    const at = { level: 'stop', where: `Stop from ${speed(last.fromKmh)}` } as const;
+    const then = 'Do not drive on the road. Find the cause, and repeat the stop.';
+    if (last.distanceM > most)
+      return {
+        ...at,
+        text: `The vehicle took ${distance(last.distanceM, 1)}; ${distance(most, 1)} is the limit (${limits.source}). ${then}`,
+      };
+    return last.mfddMs2 !== undefined && last.mfddMs2 < limits.leastMs2
+      ? {
+          ...at,
+          text: `The mean fully developed deceleration is ${last.mfddMs2.toFixed(1)} m/s²; ${limits.leastMs2.toFixed(1)} m/s² is the least (${limits.source}). ${then}`,
+        }
+      : null;
   },
 });
