@@ -97,7 +97,7 @@ export function heldWords(
 ): Said {
   const length = (mm: number): string => formatLengthUnit(mm, units);
   const part = (name: string, mm: number, sigmaMm: number): string =>
-    `${name} ${mm < 0 ? '−' : '+'}${length(Math.abs(mm))} ± ${length(2 * sigmaMm)}`;
+    `${name} ${mm < -0.5 ? '−' : '+'}${length(Math.abs(mm))} ± ${length(2 * sigmaMm)}`;
   const over = [
     part('free play', excess!.freeMm, excessSigma!.freeMm),
     part('flex', excess!.flexMm, excessSigma!.flexMm),

@@ -140,7 +140,7 @@ export class FaultFinder {
   protected readonly title = computed(() => {
     const { verdict, ranked } = this.fault();
     return verdict === 'sound'
-      ? 'No fault found'
+      ? 'No fault found so far'
       : verdict === 'named'
         ? capital(causeRow(ranked[0]!.cause).words)
         : 'Cannot tell yet';

@@ -1,7 +1,7 @@
 import { figure } from '@firm-line/core/lib/faults';
-import { combination, parkingLimit, pushN } from '@firm-line/core/physics/hydraulics';
+import { combination, pushN } from '@firm-line/core/physics/hydraulics';
 import type { Plan, Sizing } from '@firm-line/core/plan';
-import type { LoadView, PlanView } from '@firm-line/core/plan/results';
+import { limitsOf, type LoadView, type PlanView } from '@firm-line/core/plan/results';
 import {
   formatLengthUnit,
   quantitiesIn,
@@ -167,7 +167,7 @@ const parkingChain = ({ plan, works }: PlanView): Step[] => {
   const { force, strong, torque } = wordsOf(plan);
   const at = works.parking;
   if (!at || parking?.by !== 'lever') return [];
-  const limit = parkingLimit(sizing!.category);
+  const limit = limitsOf(sizing!)?.parking;
   return [
     {
       name: 'Hand',

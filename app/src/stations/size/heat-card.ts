@@ -19,6 +19,17 @@ const INKS = ['fluid', 'copper', 'ink'] as const;
           <fl-line-chart [label]="one.name" xName="minutes" yName="°C" [lines]="one.lines" />
         </div>
       }
+      @if (fluid(); as one) {
+        <div data-test="fluid-heat">
+          <h3 class="font-semibold">Fluid behind the pads: {{ one.name }}, then standing</h3>
+          <fl-line-chart
+            label="Fluid behind the pads"
+            xName="minutes"
+            yName="°C"
+            [lines]="one.lines"
+          />
+        </div>
+      }
     </div>
     <table class="mt-2 w-full text-left">
       <thead class="text-sm text-ink-soft">
@@ -35,7 +46,10 @@ const INKS = ['fluid', 'copper', 'ink'] as const;
           <tr class="border-t border-rule">
             <td class="py-1">{{ row.name }}</td>
             @for (axle of row.axles; track axle.name) {
-              <td class="text-right font-mono">{{ axle.words }}</td>
+              <td class="text-right font-mono">
+                {{ axle.words
+                }}<span class="block text-sm whitespace-nowrap">{{ axle.besides }}</span>
+              </td>
             }
             <td class="pl-4 text-sm">{{ row.source }}</td>
           </tr>
@@ -43,15 +57,47 @@ const INKS = ['fluid', 'copper', 'ink'] as const;
       </tbody>
     </table>
     <p class="mt-2 text-sm text-ink-soft">
-      Temperature of the whole disc or drum. Heat into the pads and radiation are left out, so these
-      figures are on the hot side. The rubbing face runs hotter still. The pad maker’s sheet gives
-      the fade temperature.
+      First the whole disc or drum, then its rubbed face and the fluid behind the pads. The fluid is
+      hottest as the braking ends or some minutes later, and is known to about a third of its rise:
+      measure it at the caliper. The pad maker’s sheet gives the fade temperature.
     </p>
   `,
 })
 export class HeatCard {
   readonly heating = input.required<readonly Heating[]>();
 
+  /** Where the brakes' fluid boils with water in it, and its name; null where it is not known. */
+  readonly boils = input<{ readonly name: string; readonly celsius: number } | null>(null);
+
+  /** The way of braking that warms the fluid most. */
+  protected readonly fluid = computed(() => {
+    const peak = ({ axles }: Heating): number => Math.max(...axles.map(({ fluidC }) => fluidC));
+    const one = this.heating().reduce((a, b) => (peak(b) > peak(a) ? b : a));
+    const boils = this.boils();
+    const end = one.through[0]!.at(-1)!.minutes;
+    const lines = one.axles.map(({ name }, i): ChartLine => ({
+      name,
+      ink: INKS[i % INKS.length]!,
+      points: one.through[i]!.map(({ minutes, fluidC }) => ({ x: minutes, y: fluidC })),
+    }));
+    return {
+      name: one.name,
+      lines: boils
+        ? [
+            ...lines,
+            {
+              name: `${boils.name} boils with water in it`,
+              ink: 'stop' as const,
+              dashed: true,
+              points: [
+                { x: 0, y: boils.celsius },
+                { x: end, y: boils.celsius },
+              ],
+            },
+          ]
+        : lines,
+    };
+  });
   protected readonly drawn = computed(() =>
     this.heating()
       .filter(({ id }) => id !== 'stop')
@@ -65,6 +111,7 @@ export class HeatCard {
       axles: axles.map((one) => ({
         name: one.name,
         words: `${figure(one.peakC, 0)}${one.fades ? ', fades' : ''}`,
+        besides: `face ${figure(one.faceC, 0)}, fluid ${figure(one.fluidC, 0)}`,
       })),
     })),
   );

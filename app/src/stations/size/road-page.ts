@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
-import type { Category } from '@firm-line/core/trade/categories';
+import { boilingOf } from './boiling';
 import { figure } from '@firm-line/core/lib/faults';
 import {
   DEFAULT_BALANCE,
+  NO_DISTANCE,
   braking,
   loadsN,
   pushN,
@@ -40,13 +41,6 @@ function raised(input: SizeInput): {
 }
 
 /** Why none is drawn. */
-const NO_LIMITS: Partial<Record<Category, string>> = {
-  aircraft:
-    'Light aircraft are not checked here. Approval and the inspector come first (14 CFR 23.735, from memory).',
-  competition:
-    'Competition rules require two circuits and usually set no distance, so no limit is drawn.',
-};
-
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, heat, what one change would do. */
 @Component({
   selector: 'fl-road-page',
@@ -125,7 +119,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
           @if (load.heat; as heating) {
             <section class="card p-4" aria-label="Heat">
               <h2 class="h2">Heat</h2>
-              <fl-heat-card [heating]="heating" />
+              <fl-heat-card [heating]="heating" [boils]="boils()" />
             </section>
           }
           <section class="card p-4" aria-label="What if">
@@ -151,6 +145,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
 })
 export class RoadPage {
   protected readonly store = inject(PlanStore);
+  protected readonly boils = computed(() => boilingOf(viewPlan(this.store.plan())));
   private readonly quantities = this.store.quantities;
   /** From empty (0) to laden (1). */
   readonly share = model.required<number>();
@@ -253,10 +248,10 @@ export class RoadPage {
       ...(reserve
         ? [
             {
-              name: `Fifth stop without the booster’s supply${limits ? `, ${this.quantities().force(limits.residual.footMostN)}` : ''}`,
-              z: figure(reserve.fifthZ, 2),
+              name: `After ${reserve.applications} full applications without the booster’s supply${limits ? `, ${this.quantities().force(limits.residual.footMostN)}` : ''}`,
+              z: figure(reserve.nextZ, 2),
               distance: distance(
-                stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
+                stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.nextZ, limits?.buildUpS),
               ),
               limit: limits ? distance(limits.residual.mostM(limits.residual.fromKmh)) : '–',
               pedal: `${reserve.stops} in full`,
@@ -267,7 +262,7 @@ export class RoadPage {
   });
   protected readonly noLimits = computed(
     () =>
-      NO_LIMITS[this.store.plan().sizing!.category] ??
+      NO_DISTANCE[this.store.plan().sizing!.category] ??
       'No published limit is known here for this kind of vehicle: none is drawn.',
   );
   protected readonly changes = computed(() => whatIf(this.now()!.input));

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
+import { boilingOf } from './boiling';
 import { PlanStore } from '../../session/plan-store';
 import { LineChart } from '../../kit/line-chart';
 import { ChainList } from './chain-list';
@@ -39,7 +40,7 @@ import { pictureOf } from './sheet-pictures';
         }
         @if (heat(); as heating) {
           <h3 class="h2 mt-4">Heat</h3>
-          <fl-heat-card [heating]="heating" />
+          <fl-heat-card [heating]="heating" [boils]="boils()" />
         }
       } @else {
         <p class="mt-2">{{ why() }}</p>
@@ -49,6 +50,7 @@ import { pictureOf } from './sheet-pictures';
 })
 export class SheetPage {
   private readonly store = inject(PlanStore);
+  protected readonly boils = computed(() => boilingOf(viewPlan(this.store.plan())));
   readonly of = input.required<string>();
   readonly name = input.required<string>();
   readonly share = model.required<number>();

@@ -1,11 +1,6 @@
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import {
-  boreArea,
-  forcePerMPa,
-  GRAVITY_MS2,
-  parkingLimit,
-} from '@firm-line/core/physics/hydraulics';
-import type { PlanView } from '@firm-line/core/plan/results';
+import { boreArea, forcePerMPa, GRAVITY_MS2 } from '@firm-line/core/physics/hydraulics';
+import { limitsOf, type PlanView } from '@firm-line/core/plan/results';
 import type { ChartLine } from '../../kit/line-chart';
 
 /** A sheet drawn: two named axes and what runs between them, with what it says in a line. */
@@ -124,7 +119,7 @@ function singlePicture({ plan, works }: PlanView, index: number): SheetPicture {
 function parkingPicture({ plan: { sizing, parking }, works }: PlanView): SheetPicture | null {
   const at = works.parking;
   if (!at || parking?.by !== 'lever' || !sizing) return null;
-  const limit = parkingLimit(sizing.category);
+  const limit = limitsOf(sizing)?.parking;
   const { massKg } = sizing.laden;
   const asks = (percent: number): number =>
     massKg * GRAVITY_MS2 * Math.sin(Math.atan(percent / 100));

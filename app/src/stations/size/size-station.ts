@@ -9,6 +9,7 @@ import {
   type EstimatedFigures,
 } from '@firm-line/core/plan';
 import { CATEGORIES, type Category } from '@firm-line/core/trade/categories';
+import { CLASSES_OF, type VehicleClass } from '@firm-line/core/trade/vehicle-classes';
 import {
   typicalClutch,
   typicalParking,
@@ -147,6 +148,16 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
                 [value]="plan.sizing!.category"
                 (changed)="setCategory($event)"
               />
+              @if (classChoices().length > 1) {
+                <fl-field
+                  class="mt-2"
+                  [of]="classField"
+                  field="ruleClass"
+                  [options]="classChoices()"
+                  [value]="plan.sizing!.ruleClass"
+                  (changed)="setClass($event)"
+                />
+              }
             }
             <p class="my-2 text-sm">
               These figures are a plan. The part makers’ sheets and local rules come first, and a
@@ -181,6 +192,13 @@ export class SizeStation {
   protected readonly store = inject(PlanStore);
   protected readonly categories = CATEGORIES;
   protected readonly categoryField = SIZING.fields.category;
+  protected readonly classField = SIZING.fields.ruleClass;
+  /** Classes that a vehicle of this kind may be of. */
+  protected readonly classChoices = computed(() =>
+    (CLASSES_OF[this.store.plan().sizing?.category ?? 'competition'] ?? []).map(
+      (one) => [one, choiceName(SIZING.fields.ruleClass, one)] as const,
+    ),
+  );
   protected readonly roadChoices = CATEGORIES.filter(
     (c) => !['trailer', 'motorcycle', 'aircraft'].includes(c),
   ).map((c) => [c, choiceName(SIZING.fields.category, c)] as const);
@@ -223,6 +241,9 @@ export class SizeStation {
   protected begin(label: string): void {
     const option = this.more().find((one) => one.label === label);
     if (option && this.store.apply(option.call)) this.of.set(option.of);
+  }
+  protected setClass(to: VehicleClass | undefined): void {
+    this.store.apply({ edit: 'setFigure', with: { of: 'sizing', path: 'ruleClass', to } });
   }
   protected setCategory(to: Category): void {
     this.store.apply({ edit: 'setFigure', with: { of: 'sizing', path: 'category', to } });

@@ -1,6 +1,7 @@
 import { braking, loadsN, pushN } from './balance.ts';
 import { twinBoreMm, twinShare, type CircuitShare } from './circuits.ts';
-import { stoppingM, usableZ, type ResidualBrakingRule } from './limits.ts';
+import { stoppingM, usableZ } from './limits.ts';
+import type { ResidualBrakingRule } from './rules.ts';
 import { sumMl, takenMl } from './size.ts';
 import {
   AXLES,

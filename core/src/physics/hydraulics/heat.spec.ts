@@ -1,4 +1,5 @@
 import { coolingWm2K, coolsM2, heating, slowingJ, type HeatInput } from './heat.ts';
+import { limitsFor } from './limits.ts';
 
 const rotor = { massKg: 7, diameterMm: 280, widthMm: 55, fadeC: 400 };
 const input: HeatInput = {
@@ -64,6 +65,12 @@ describe('heat of braking', () => {
       'One stop from 150 km/h',
       '1.7 km down 7 % at 40 km/h',
     ]);
-    expect(heating(input, 'heavy')[1]!.name).toMatch(/every 55 s/);
+    const van = limitsFor('light', 3000, 'N1')!.fade;
+    expect(heating(input, 'light', van)[1]!.name).toMatch(/every 55 s/);
+    // UN R13 type I, N2 (from memory): twenty from 60 km/h, a minute apart.
+    const truck = limitsFor('heavy', 7000)!.fade;
+    expect(heating(input, 'heavy', truck)[1]!.name).toBe(
+      '20 brakings from 60 to 30 km/h, every 60 s',
+    );
   });
 });

@@ -1,4 +1,6 @@
 import type { Category } from '../../trade/categories.ts';
+import { IRON, warmThrough, type Slab, type Spell, type Warmth } from './heat-through.ts';
+import { HILL, RULES, TRAILER_HILL, type FadeRule } from './rules.ts';
 import { GRAVITY_MS2, type Brake } from './types.ts';
 
 /** One disc or drum as a store of heat. */
@@ -33,6 +35,8 @@ export interface Heating {
   readonly source: string;
   /** Temperatures in the order of the axles. */
   readonly curve: readonly { readonly minutes: number; readonly celsius: readonly number[] }[];
+  /** Rubbed faces and the fluid behind the pads along it, and while the vehicle stands after it. */
+  readonly through: readonly (readonly Warmth[])[];
   readonly axles: readonly HotPeak[];
 }
 /** The hottest an axle becomes, and whether it fades there. */
@@ -41,10 +45,12 @@ export interface HotPeak {
   readonly peakC: number;
   readonly fadeC: number;
   readonly fades: boolean;
+  /** The rubbed face at its hottest, which is over the whole disc or drum. */
+  readonly faceC: number;
+  /** The fluid behind the pads at its hottest, mostly minutes after the stop; known to about a third of its rise. */
+  readonly fluidC: number;
 }
 
-/** Specific heat of gray cast iron, J/(kg·K). Source: handbook tables, warm (from memory). */
-const IRON_J_KGK = 500;
 /** Rotating masses raise the energy by so much. Common practice for a car in a high gear. */
 const ROTATING = 1.05;
 /** Air: conductivity W/(m·K), kinematic viscosity m²/s, near 60 °C. Source: handbook tables (from memory). */
@@ -52,6 +58,8 @@ const AIR_W_MK = 0.028;
 const AIR_M2_S = 1.8e-5;
 /** Rolling resistance over weight. Common practice. */
 const ROLLING = 0.01;
+/** Still air round a hot disc, W/(m²·K). Source: handbook tables (from memory). */
+const STILL_WM2K = 8;
 /** Where the air's flow over a disc turns over. */
 const TURBULENT = 2.4e5;
 
@@ -74,6 +82,20 @@ export const coolsM2 = (kind: Brake['kind'], { diameterMm, widthMm }: Rotor): nu
 export const slowingJ = (massKg: number, fromKmh: number, toKmh: number): number =>
   (ROTATING * massKg * ((fromKmh / 3.6) ** 2 - (toKmh / 3.6) ** 2)) / 2;
 
+/** One wheel's disc or drum as a slab: as thick as its mass makes it. */
+function slabOf(kind: Brake['kind'], rotor: Rotor): Slab {
+  const isDisc = kind === 'disc';
+  const faceM2 = isDisc
+    ? coolsM2('disc', rotor)
+    : (Math.PI * rotor.diameterMm * rotor.widthMm) / 1e6;
+  return { faceM2, depthM: rotor.massKg / (IRON.kgM3 * faceM2), coolsAtFace: isDisc };
+}
+/** Time for which a vehicle stands after it was braked hot: the heat goes on into its fluid. */
+const STANDS_S = 1800;
+/** Deceleration of a full stop and of repeated braking, m/s². Source: UN R13 type I, 3 m/s² (from memory); a full stop is common practice. */
+const FULL_MS2 = 7;
+const REPEATED_MS2 = 3;
+
 interface Wheel {
   readonly share: number;
   readonly joulesPerK: number;
@@ -81,50 +103,12 @@ interface Wheel {
 }
 const wheelOf = ({ rotor, kind, share }: HotAxle): Wheel => ({
   share: share / 2,
-  joulesPerK: rotor.massKg * IRON_J_KGK,
+  joulesPerK: rotor.massKg * IRON.jKgK,
   cools: (kmh) => coolingWm2K(kind, rotor.diameterMm, kmh) * coolsM2(kind, rotor),
 });
 
-/** Repeated braking as a category's rule has it: how often, how many seconds apart, from which speed to which share of it. */
-interface Repeated {
-  readonly times: number;
-  readonly everyS: number;
-  readonly fromKmh: (topKmh: number) => number;
-  readonly source: string;
-}
-const LIGHT: Repeated = {
-  times: 15,
-  everyS: 45,
-  fromKmh: (top) => Math.min(0.8 * top, 120),
-  source: 'UN R13-H type I (from memory)',
-};
-const HEAVY: Repeated = {
-  times: 15,
-  everyS: 55,
-  fromKmh: (top) => Math.min(0.8 * top, 120),
-  source: 'UN R13 type I, N1 (from memory)',
-};
-/** A trailer's rule asks the hill and no repeated braking. */
-const repeatedOf = (category: Category): Repeated | null =>
-  category === 'trailer' ? null : category === 'heavy' ? HEAVY : LIGHT;
-interface Hill {
-  readonly m: number;
-  readonly kmh: number;
-  readonly grade: number;
-  readonly source: string;
-}
-const HILL: Hill = {
-  m: 6000,
-  kmh: 30,
-  grade: 0.06,
-  source: 'UN R13 type II (from memory), no engine braking',
-};
-const TRAILER_HILL: Hill = {
-  m: 1700,
-  kmh: 40,
-  grade: 0.07,
-  source: 'UN R13 annex 4, trailers (from memory)',
-};
+/** Repeated brakings begin at this share of the top speed. Source: UN R13 (from memory). */
+const TOP_SHARE = 0.8;
 /** Mean speed between two of the repeated brakings over the speed they begin at: down to half, and up again. */
 const MEAN_SPEED = 0.75;
 const TIME_STEPS = 60;
@@ -135,36 +119,88 @@ const TIME_STEPS = 60;
  * than cooler). Temperatures are of the whole disc; its face is hotter while the pads press.
  * Source: energy and exponential cooling as in R. Limpert, Brake Design and Safety, chapter 3 (from memory).
  */
-export function heating(input: HeatInput, category: Category): Heating[] {
+export function heating(
+  input: HeatInput,
+  category: Category,
+  fade: FadeRule | null = null,
+): Heating[] {
   const { ambientC, massKg, topKmh, axles } = input;
   const wheels = axles.map(wheelOf);
   const rises = (joules: number): number[] =>
     wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
+  /** Slowing at a steady rate: power falls with the speed. */
+  const slows = (fromKmh: number, toKmh: number, ms2: number) => ({
+    seconds: (fromKmh - toKmh) / 3.6 / ms2,
+    stepS: 0.1,
+    fromW: (ROTATING * massKg * ms2 * fromKmh) / 3.6,
+    toW: (ROTATING * massKg * ms2 * toKmh) / 3.6,
+    kmh: (fromKmh + toKmh) / 2,
+    pressed: true,
+  });
+  const idles = (seconds: number, kmh: number, stepS: number) => ({
+    seconds,
+    stepS,
+    fromW: 0,
+    toW: 0,
+    kmh,
+    pressed: false,
+  });
+  const stands = idles(STANDS_S, 0, 10);
   const told = (
     id: Heating['id'],
     name: string,
     source: string,
     curve: Heating['curve'],
-  ): Heating => ({
-    id,
-    name,
-    source,
-    curve,
-    axles: axles.map(({ name, rotor: { fadeC } }, i) => {
-      const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
-      return { name, peakC, fadeC, fades: peakC > fadeC };
-    }),
-  });
+    happens: readonly Omit<Spell, 'coolsWm2K'>[],
+  ): Heating => {
+    const through = axles.map(({ kind, rotor }, i) =>
+      warmThrough(
+        slabOf(kind, rotor),
+        kind,
+        ambientC,
+        [...happens, stands].map((one) => ({
+          ...one,
+          fromW: one.fromW * wheels[i]!.share,
+          toW: one.toW * wheels[i]!.share,
+          coolsWm2K: Math.max(STILL_WM2K, coolingWm2K(kind, rotor.diameterMm, one.kmh)),
+        })),
+      ),
+    );
+    return {
+      id,
+      name,
+      source,
+      curve,
+      through,
+      axles: axles.map(({ name: axle, rotor: { fadeC } }, i) => {
+        const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
+        return {
+          name: axle,
+          peakC,
+          fadeC,
+          fades: peakC > fadeC,
+          faceC: Math.max(...through[i]!.map((one) => one.faceC)),
+          fluidC: Math.max(...through[i]!.map((one) => one.fluidC)),
+        };
+      }),
+    };
+  };
   const cold = axles.map(() => ambientC);
   const add = (a: readonly number[], b: readonly number[]): number[] => a.map((v, i) => v + b[i]!);
 
-  const stop = told('stop', `One stop from ${Math.round(topKmh)} km/h`, 'energy, no cooling', [
-    { minutes: 0, celsius: cold },
-    { minutes: 0, celsius: add(cold, rises(slowingJ(massKg, topKmh, 0))) },
-  ]);
+  const stop = told(
+    'stop',
+    `One stop from ${Math.round(topKmh)} km/h`,
+    'energy, no cooling',
+    [
+      { minutes: 0, celsius: cold },
+      { minutes: 0, celsius: add(cold, rises(slowingJ(massKg, topKmh, 0))) },
+    ],
+    [slows(topKmh, 0, FULL_MS2)],
+  );
 
-  const brakedAgain = ({ times, everyS, fromKmh, source }: Repeated): Heating => {
-    const from = fromKmh(topKmh);
+  const brakedAgain = ({ times, everyS, mostKmh, source }: FadeRule): Heating => {
+    const from = Math.min(TOP_SHARE * topKmh, mostKmh);
     const each = rises(slowingJ(massKg, from, from / 2));
     const keeps = wheels.map(({ joulesPerK, cools }) =>
       Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK),
@@ -184,6 +220,10 @@ export function heating(input: HeatInput, category: Category): Heating[] {
       `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`,
       source,
       laps,
+      Array.from({ length: times }, () => {
+        const braking = slows(from, from / 2, REPEATED_MS2);
+        return [braking, idles(Math.max(1, everyS - braking.seconds), MEAN_SPEED * from, 2)];
+      }).flat(),
     );
   };
 
@@ -198,7 +238,8 @@ export function heating(input: HeatInput, category: Category): Heating[] {
     });
     return { minutes: seconds / 60, celsius };
   });
-  const repeated = repeatedOf(category);
+  // A trailer's rule asks the hill and no repeated braking; what has no rule of its own is braked as a car.
+  const repeated = category === 'trailer' ? null : (fade ?? RULES.M1.fade);
   return [
     stop,
     ...(repeated ? [brakedAgain(repeated)] : []),
@@ -207,6 +248,16 @@ export function heating(input: HeatInput, category: Category): Heating[] {
       `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`,
       hill.source,
       down,
+      [
+        {
+          seconds: hill.m / metersPerS,
+          stepS: 2,
+          fromW: watts,
+          toW: watts,
+          kmh: hill.kmh,
+          pressed: true,
+        },
+      ],
     ),
   ];
 }

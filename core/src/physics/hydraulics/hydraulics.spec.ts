@@ -429,6 +429,37 @@ describe('where the pedal goes', () => {
 });
 
 describe('published limits', () => {
+  // UN R13 annex 4 and R13-H annex 3, FMVSS 105 (from memory), at the speed of each rule, by hand; 517 ft are 157.6 m.
+  test.each([
+    ['light', undefined, 100, 70, 168, 0.2],
+    ['light', 'N1', 80, 61.23, 95.72, 0.18],
+    ['heavy', undefined, 60, 36.69, 50.98, 0.18],
+    ['heavy', 'N3', 60, 36.69, 33.83, 0.18],
+    ['heavy', 'M2', 60, 36.69, 64.38, 0.18],
+    ['heavy', 'US', 96.56, 94.49, 157.58, 0.2],
+    // A car's class does not make a heavy one light.
+    ['heavy', 'M1', 60, 36.69, 50.98, 0.18],
+  ] as const)('of %s %s', (category, given, fromKmh, wholeM, leftM, grade) => {
+    const limits = limitsFor(category, 3000, given)!;
+    expect(limits.fromKmh).toBe(fromKmh);
+    expect(limits.wholeM(fromKmh)).toBeCloseTo(wholeM, 1);
+    expect(limits.residual.mostM(limits.residual.fromKmh)).toBeCloseTo(leftM, 1);
+    expect(limits.parking.grade).toBe(grade);
+  });
+  // UN R13 annex 4, type I (from memory): heavier vehicles brake oftener and from less.
+  test.each([
+    ['light', undefined, [15, 45, 120]],
+    ['light', 'N1', [15, 55, 120]],
+    ['heavy', undefined, [20, 60, 60]],
+    ['heavy', 'M2', [15, 55, 100]],
+  ] as const)('repeated braking of %s %s', (category, given, [times, everyS, mostKmh]) => {
+    expect(limitsFor(category, 3000, given)!.fade).toMatchObject({ times, everyS, mostKmh });
+  });
+  test('a light vehicle over 3.5 t is heavy, and other kinds have no distance', () => {
+    expect(limitsFor('light', 3600)).toBe(limitsFor('heavy', 3600));
+    expect([limitsFor('motorcycle', 250), limitsFor('aircraft', 900)]).toEqual([null, null]);
+  });
+
   // FMVSS 135 / UN R13-H from 100 km/h: 70 m and 168 m. Source: the rules' formulas (from memory).
   test('light vehicles', () => {
     const limits = limitsFor('light', 1850)!;

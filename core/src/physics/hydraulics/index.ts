@@ -21,28 +21,24 @@ export {
   type Diagnosis,
   type ModelDoubt,
 } from './diagnose.ts';
+export { IRON, warmThrough, type Slab, type Spell, type Warmth } from './heat-through.ts';
 export { heating, type Heating, type HeatInput, type HotAxle, type Rotor } from './heat.ts';
 export { isEnough, withFailed, withoutBooster, type Failure } from './failure.ts';
+export { DEFAULT_BALANCE, limitsFor, mostAdhesion, stoppingM, usableZ } from './limits.ts';
 export {
-  DEFAULT_BALANCE,
-  limitsFor,
-  mostAdhesion,
-  stoppingM,
-  usableZ,
+  MOTORCYCLE_LEFT,
+  NO_DISTANCE,
+  RULES,
   type BalanceRule,
-  type ResidualBrakingRule,
+  type FadeRule,
   type Limits,
-} from './limits.ts';
-export {
-  parking,
-  parkingLimit,
-  type ParkingInput,
   type ParkingLimit,
-  type ParkingSize,
-} from './parking.ts';
+  type ResidualBrakingRule,
+} from './rules.ts';
+export { parking, type ParkingInput, type ParkingSize } from './parking.ts';
 export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
-export { reserveOf, type Reserve } from './reserve.ts';
+export { APPLICATIONS, RESERVE_SOURCE, reserveOf, type Reserve } from './reserve.ts';
 export { boreStressMPa } from './strength.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';

@@ -1,6 +1,6 @@
 import { braking, loadsN } from './balance.ts';
 import { kneeFor } from './proportion.ts';
-import type { BalanceRule } from './limits.ts';
+import type { BalanceRule } from './rules.ts';
 import type { Axle, Brake, SizeInput, SizeVehicle } from './types.ts';
 
 /** An axle that was seen locking: at what share of g, and how much grip the road had, each with its standard deviation. */

@@ -1,5 +1,5 @@
 import { LINES, VAN } from '../../testing/van.ts';
-import { size, combination, parking, parkingLimit, single } from './index.ts';
+import { size, combination, limitsFor, parking, single } from './index.ts';
 
 describe('levers of their own, the parking brake, combination valves', () => {
   // 150 N, 5 to 1, 90 %: 675 N on 197.9 mm² is 3.41 MPa; one 34 mm piston a side, µ 0.4, 115 mm: 2·0.4·3.41·907.9·115 = 284.9 N·m.
@@ -68,7 +68,10 @@ describe('levers of their own, the parking brake, combination valves', () => {
         massKg: 500,
       }).holdsGrade,
     ).toBeNull();
-    expect([parkingLimit('light')!.grade, parkingLimit('trailer')]).toEqual([0.2, null]);
+    expect([limitsFor('light', 1850)!.parking.grade, limitsFor('trailer', 900)]).toEqual([
+      0.2,
+      null,
+    ]);
   });
 
   test('metering holds the front off, the shuttle warns from the foot that makes its difference', () => {

@@ -1,5 +1,4 @@
 import { GRAVITY_MS2 } from './types.ts';
-import type { Category } from '../../trade/categories.ts';
 
 /** A mechanical parking brake: hand on lever, cable, shoe lever, drum. */
 export interface ParkingInput {
@@ -62,18 +61,4 @@ function gripOnSlope({ frontFraction, cgHeightMm, wheelbaseMm, mu }: Stands): {
   const lever = (mu * cgHeightMm) / wheelbaseMm;
   const flat = mu * (1 - frontFraction);
   return { up: lever < 1 ? flat / (1 - lever) : Infinity, down: flat / (1 + lever) };
-}
-
-export interface ParkingLimit {
-  readonly grade: number;
-  readonly handMostN: number;
-  readonly source: string;
-}
-/** Slope that a parking brake must hold with the vehicle laden; null where none is known for its kind. */
-export function parkingLimit(category: Category): ParkingLimit | null {
-  if (category === 'light')
-    return { grade: 0.2, handMostN: 400, source: 'FMVSS 135 / UN R13-H annex 3 (from memory)' };
-  if (category === 'heavy')
-    return { grade: 0.18, handMostN: 600, source: 'UN R13 annex 4 (from memory)' };
-  return null;
 }

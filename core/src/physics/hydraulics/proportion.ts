@@ -1,5 +1,6 @@
 import { forcePerMPa, loadsN, pastValve, pressurePerN } from './balance.ts';
-import { DEFAULT_BALANCE, type BalanceRule } from './limits.ts';
+import { DEFAULT_BALANCE } from './limits.ts';
+import type { BalanceRule } from './rules.ts';
 import { type RearValve, type SizeInput, type SizeVehicle } from './types.ts';
 
 type Input = Pick<SizeInput, 'vehicle' | 'master' | 'front' | 'rear' | 'rearValve'>;

@@ -1,6 +1,6 @@
 import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
-import { rearLeads, reserveOf, shareFor, usableZ, type SizeInput } from './index.ts';
+import { APPLICATIONS, rearLeads, reserveOf, shareFor, usableZ, type SizeInput } from './index.ts';
 
 const gannet = viewPlan(demo('gannet')).size!.empty.input;
 const wheatear = viewPlan(demo('wheatear')).size!.empty.input;
@@ -10,25 +10,33 @@ describe('a vacuum booster without its supply', () => {
   const input: SizeInput & { booster: typeof booster } = { ...gannet, booster };
   test('loses the atmosphere times its swept volume over its own, each stop', () => {
     // Boyle: p·V + pa·ΔV = p'·V. 35,000 mm² over 20 mm sweep 700 mL; of 5,000 mL, 101.325 · 0.14 = 14.19 kPa a stop.
-    const { vacuumKPa } = reserveOf(input, 5000, 20, null);
+    const { vacuumKPa } = reserveOf(input, 5000, 20, 4, null);
     expect(vacuumKPa[0]).toBe(65);
+    expect(vacuumKPa).toHaveLength(5);
     vacuumKPa.slice(1).forEach((now, i) => expect(vacuumKPa[i]! - now).toBeCloseTo(14.1855, 3));
   });
-  test('helps in full while its vacuum is what the foot asks, and a tank gives more such stops', () => {
+  test('helps in full while its vacuum, squeezed by the stroke, is what the foot asks', () => {
     // Asked: (4 − 1)·F·ratio·efficiency over the diaphragm, by hand from the plan's pedal.
     const { forceN, ratio, efficiency } = gannet.pedal;
     const needsKPa = (3000 * forceN * ratio * efficiency) / booster.diaphragmMm2;
     expect(needsKPa).toBeGreaterThan(65);
-    expect(reserveOf(input, 5000, 20, null).stops).toBe(0);
+    expect(reserveOf(input, 5000, 20, 4, null).stops).toBe(0);
     const easy = { ...input, pedal: { ...gannet.pedal, forceN: (forceN * 30) / needsKPa } };
-    // (65 − 30)/14.19 = 2.47: the first, and two more.
-    expect(reserveOf(easy, 5000, 20, null).stops).toBe(3);
-    expect(reserveOf(easy, 10_000, 20, null).stops).toBe(5);
+    // 700 mL swept of 5,000: 36.33 kPa left are squeezed to 42.24, so 59.08 are vacuum; then 14.19 · 5000/4300 = 16.5 less
+    // each: 59.1, 42.6, 26.1 of the 30 that are asked. Twice the tank: 62.3, 54.7, 47.1, 39.4, 31.8, 24.2.
+    expect(reserveOf(easy, 5000, 20, 4, null).stops).toBe(2);
+    expect(reserveOf(easy, 10_000, 20, 4, null).stops).toBe(5);
   });
-  test('in the fifth stop stops as one with what vacuum is left, and as none at all when it is used up', () => {
-    const left = reserveOf(input, 1000, 20, null);
+  test('after four or eight full ones stops as one with what vacuum is left, and as none at all when it is used up', () => {
+    const left = reserveOf(input, 1000, 20, 4, null);
     expect(left.vacuumKPa[4]).toBe(0);
-    expect(left.fifthZ).toBeCloseTo(usableZ({ ...gannet, booster: null }), 9);
+    expect(left.nextZ).toBeCloseTo(usableZ({ ...gannet, booster: null }), 9);
+    const easy = { ...input, pedal: { ...gannet.pedal, forceN: 60 } };
+    expect(reserveOf(easy, 20_000, 20, 8, null).nextZ).toBeLessThanOrEqual(
+      reserveOf(easy, 20_000, 20, 4, null).nextZ,
+    );
+    // UN R13 annex 7 part B and C, UN R13-H annex 4 (from memory).
+    expect(APPLICATIONS).toEqual({ vacuum: 4, pump: 8, hydraulic: 8 });
   });
 });
 

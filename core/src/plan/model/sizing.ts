@@ -1,4 +1,5 @@
 import { CATEGORIES, type Category } from '../../trade/categories.ts';
+import { VEHICLE_CLASSES, type VehicleClass } from '../../trade/vehicle-classes.ts';
 import type {
   AxleLines,
   Axles,
@@ -40,6 +41,8 @@ export type HoseFigures = Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'>;
 /** What the foot does to the road, as the user gave it. Tube lengths are the plan's own. */
 export interface Sizing extends EstimatedFigures {
   readonly category: Category;
+  /** The class whose rules it is held to; not there: the usual one of its kind. */
+  readonly ruleClass?: VehicleClass;
   readonly wheelbaseMm: number;
   readonly tyreRadiusMm: Axles<number>;
   readonly empty: Load;
@@ -204,6 +207,21 @@ export const SIZING = record<Sizing>()({
       aircraft: 'Light aircraft',
       competition: 'Competition only',
     }),
+  ),
+  ruleClass: told(
+    'Class of vehicle',
+    optional(
+      oneOf(VEHICLE_CLASSES, {
+        M1: 'M1: car, up to 8 passengers',
+        N1: 'N1: van or truck to 3.5 t',
+        M2: 'M2: bus to 5 t',
+        M3: 'M3: bus over 5 t',
+        N2: 'N2: van or truck to 12 t',
+        N3: 'N3: truck over 12 t',
+        US: 'US rule, hydraulic over 3.5 t',
+      }),
+    ),
+    { none: 'the usual one' },
   ),
   wheelbaseMm: told('Wheelbase', over(100_000), { usual: [100, 20000] }),
   tyreRadiusMm: axles('Tire radius', over(1000), { unit: 'length', usual: [20, 1000] }),

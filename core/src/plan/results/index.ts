@@ -7,6 +7,7 @@ export { BULK_GPA } from './sheets.ts';
 export {
   loadAt,
   LOADS,
+  limitsOf,
   linesWith,
   plannedHoses,
   boosterOf,

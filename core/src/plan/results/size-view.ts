@@ -1,6 +1,6 @@
 import {
+  APPLICATIONS,
   kneeFor,
-  limitsFor,
   rearLeads,
   reserveOf,
   shareFor,
@@ -21,7 +21,7 @@ import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import type { LineView } from '../layout/line-view.ts';
 import { heatView } from './heat-view.ts';
-import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
+import { limitsOf, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
 import type { Plan, Sizing } from '../model/index.ts';
 
 /** From foot to road in one state of loading. */
@@ -63,14 +63,19 @@ const bypassed = ({ valveSheet }: Sizing, input: SizeInput, { share }: CircuitSh
   valveSheet?.bypass && share.front === 1 ? { ...input, rearValve: null } : input;
 
 function reserveView(
-  { boosterBy }: Sizing,
+  { boosterBy, master }: Sizing,
   input: SizeInput,
-  { strokeMm }: Size,
   limits: Limits | null,
 ): Reserve | null {
   const { booster } = input;
   return booster && boosterBy && 'chamberMl' in boosterBy
-    ? reserveOf({ ...input, booster }, boosterBy.chamberMl, strokeMm, limits?.residual ?? null)
+    ? reserveOf(
+        { ...input, booster },
+        boosterBy.chamberMl,
+        master.strokeMm,
+        APPLICATIONS[boosterBy.kind],
+        limits?.residual ?? null,
+      )
     : null;
 }
 
@@ -93,8 +98,8 @@ function loadView(
       ...circuits.map((one) => withFailed(bypassed(sizing, input, one), one, limits?.residual)),
       withoutBooster(input, limits?.residual),
     ].filter((one) => one !== null),
-    reserve: reserveView(sizing, input, sized, limits),
-    heat: heatView(sizing, input),
+    reserve: reserveView(sizing, input, limits),
+    heat: heatView(sizing, input, limits),
     limits,
     fromKmh,
   };
@@ -113,12 +118,7 @@ function sizeOf(
 ): SizeView | null {
   if (!sizing) return null;
   const at = (share: number): LoadView =>
-    loadView(
-      sizing,
-      sizeInputOf(plan, sizing, lines, share),
-      limitsFor(sizing.category, loadAt(sizing, 1).massKg),
-      circuits,
-    );
+    loadView(sizing, sizeInputOf(plan, sizing, lines, share), limitsOf(sizing), circuits);
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
     const cases = [empty.input.vehicle, laden.input.vehicle];

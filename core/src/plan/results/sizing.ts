@@ -1,9 +1,11 @@
-import type {
-  Axle,
-  AxleLines,
-  Booster,
-  RearValve,
-  SizeInput,
+import {
+  limitsFor,
+  type Axle,
+  type AxleLines,
+  type Booster,
+  type Limits,
+  type RearValve,
+  type SizeInput,
 } from '../../physics/hydraulics/index.ts';
 import type { HoseFigures, Load, Plan, Sizing } from '../model/index.ts';
 import { hoseOf } from '../layout/hose-figures.ts';
@@ -23,6 +25,10 @@ export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share:
     cgHeightMm: between('cgHeightMm'),
   };
 };
+
+/** The limits of a vehicle's class, laden; null where none is known for its kind. */
+export const limitsOf = (sizing: Sizing): Limits | null =>
+  limitsFor(sizing.category, loadAt(sizing, 1).massKg, sizing.ruleClass);
 
 const circuitsOf = ({ circuits }: Pick<Plan, 'circuits'>, axle: Axle): string[] =>
   circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id);

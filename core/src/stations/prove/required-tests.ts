@@ -1,5 +1,5 @@
 import { isBrake } from '../../plan/index.ts';
-import type { PlanView } from '../../plan/results/index.ts';
+import { limitsOf, type PlanView } from '../../plan/results/index.ts';
 import { testedDigest, circuitDigest } from './digests.ts';
 import { checkKey } from './check-key.ts';
 import { onCircuit } from './on-circuit.ts';
@@ -148,10 +148,7 @@ const vehicleTests = ({ plan, wet, brakes, whole }: TestContext): RequiredTest[]
         {
           key: 'parking',
           group: 'On the vehicle',
-          name:
-            plan.sizing?.category === 'heavy'
-              ? 'Parking brake holds on 18 %, both ways'
-              : 'Parking brake holds on 20 %, both ways',
+          name: `Parking brake holds on ${Math.round(100 * (plan.sizing ? (limitsOf(plan.sizing)?.parking.grade ?? 0.2) : 0.2))} %, both ways`,
           how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot force. Chocks ready: a vehicle that rolls can crush people.',
           rests: whole,
         } as RequiredTest,

@@ -1,5 +1,4 @@
-import { loadAt } from '../../../plan/results/index.ts';
-import { limitsFor } from '../../../physics/hydraulics/index.ts';
+import { limitsOf } from '../../../plan/results/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
@@ -12,7 +11,7 @@ export const stopTooFar = defineRule({
   judge: (view) => {
     const { sizing, proving } = view.plan;
     const last = proving.stops.filter(({ when }) => when === 'after').at(-1);
-    const limits = sizing && limitsFor(sizing.category, loadAt(sizing, 1).massKg);
+    const limits = sizing && limitsOf(sizing);
     if (!last || !limits) return null;
     const most = limits.wholeM(last.fromKmh);
     const { distance, speed } = quantityWords(view);

@@ -1,4 +1,4 @@
-import { parkingLimit } from '../../../physics/hydraulics/index.ts';
+import { limitsOf } from '../../../plan/results/index.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A vehicle whose rule asks a parking brake and that has none set down. */
@@ -8,7 +8,7 @@ export const parkingMissing = defineRule({
   about: 'plan',
   reads: ['plan.parking', 'plan.sizing'],
   judge: ({ plan: { parking, sizing } }) => {
-    const limit = sizing && !parking && parkingLimit(sizing.category);
+    const limit = sizing && !parking && limitsOf(sizing)?.parking;
     return limit
       ? {
           level: 'caution',

@@ -1,5 +1,5 @@
 import { figure } from '../../../lib/faults/index.ts';
-import { parkingLimit } from '../../../physics/hydraulics/index.ts';
+import { limitsOf } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
@@ -10,7 +10,7 @@ export const parkingWeak = defineRule({
   about: 'plan',
   reads: ['plan.parking', 'plan.sizing', 'works'],
   judge: ({ plan, works }) => {
-    const limit = plan.sizing && parkingLimit(plan.sizing.category);
+    const limit = plan.sizing && limitsOf(plan.sizing)?.parking;
     if (!limit || !works.parking || plan.parking?.by !== 'lever') return [];
     const finding = (level: Finding['level'], text: string): Finding[] => [
       { level, place: { kind: 'plan', id: plan.id }, where: 'Parking brake', text },
