@@ -103,18 +103,11 @@ test.each<Row>([
 
 test.each<Row>([
   [
-    'booster-reserve',
-    'recorded',
-    'sizing.master.boreMm',
-    122.225,
-    'caution, Booster: With its supply stopped the booster helps 0 stops in full. In the fifth, at 500 N, 0.3 m/s² are left where 2.44 are required (UN R13-H annex 4, from memory). Fit a tank or a larger booster.',
-  ],
-  [
     'brakes-fade',
     'gannet',
     'sizing.rear.cylinderMm',
     32,
-    'caution, Rear brakes: 15 brakings from 88 to 44 km/h, every 45 s, laden: the brakes reach 415 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13-H type I (from memory). The pad maker’s sheet takes priority.',
+    'caution, Rear brakes: 15 brakings from 88 to 44 km/h, every 45 s, laden: the brakes reach 415 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13-H annex 3, type I (from memory). The pad maker’s sheet takes priority.',
   ],
   [
     'brakes-fade',

@@ -80,77 +80,119 @@ function tridiagonal(
   return d;
 }
 
+/** A wheel as it is: its layers from the face on, and piston, fluid and body of its caliper, °C. */
+interface State {
+  readonly layers: readonly number[];
+  readonly piston: number;
+  readonly fluid: number;
+  readonly body: number;
+}
+/** What stays the same of a wheel. */
+interface Parts {
+  readonly slab: Slab;
+  readonly lump: Record<keyof typeof CALIPER, number>;
+  readonly ambientC: number;
+  readonly layerJK: number;
+  readonly betweenWK: number;
+  /** The layer that meets the air. */
+  readonly cooled: number;
+}
+/** To the air and by radiation, W/K, at a temperature of what is cooled. Source: Stefan and Boltzmann. */
+function airWK({ slab: { faceM2 }, ambientC }: Parts, surfaceC: number, coolsWm2K: number): number {
+  const [surface, air] = [surfaceC + KELVIN, ambientC + KELVIN];
+  return faceM2 * (coolsWm2K + EMISSIVITY * STEFAN * (surface ** 2 + air ** 2) * (surface + air));
+}
+/** The layers after a while: each ties to its neighbors, the first to the pads, one to the air. */
+function layersAfter(
+  parts: Parts,
+  { layers, piston }: State,
+  { coolsWm2K }: Spell,
+  padWK: number,
+  watts: number,
+  dt: number,
+): number[] {
+  const { layerJK, betweenWK, cooled, ambientC } = parts;
+  const toAirWK = airWK(parts, layers[cooled]!, coolsWm2K);
+  const perS = layerJK / dt;
+  const last = layers.length - 1;
+  return tridiagonal(
+    layers.map((_, k) => (k ? -betweenWK : 0)),
+    layers.map(
+      (_, k) =>
+        perS +
+        (k ? betweenWK : 0) +
+        (k < last ? betweenWK : 0) +
+        (k === cooled ? toAirWK : 0) +
+        (k ? 0 : padWK),
+    ),
+    layers.map((_, k) => (k < last ? -betweenWK : 0)),
+    layers.map(
+      (celsius, k) =>
+        perS * celsius + (k === cooled ? toAirWK * ambientC : 0) + (k ? 0 : watts + padWK * piston),
+    ),
+  );
+}
+/** Everything after a while of a spell, with so much heat into the faces. */
+function after(parts: Parts, now: State, spell: Spell, watts: number, dt: number): State {
+  const { lump, ambientC } = parts;
+  const padWK = spell.pressed ? lump.pressedWK : lump.awayWK;
+  const layers = layersAfter(parts, now, spell, padWK, watts, dt);
+  const { piston, fluid, body } = now;
+  const toFluidW = lump.pistonFluidWK * (piston - fluid);
+  const toBodyW = lump.pistonBodyWK * (piston - body);
+  const fluidToBodyW = lump.fluidBodyWK * (fluid - body);
+  const toAirW = (lump.airWK + lump.airByKmhWK * spell.kmh) * (body - ambientC);
+  return {
+    layers,
+    piston: piston + (dt / lump.pistonJK) * (padWK * (layers[0]! - piston) - toFluidW - toBodyW),
+    fluid: fluid + (dt / lump.fluidJK) * (toFluidW - fluidToBodyW),
+    body: body + (dt / lump.bodyJK) * (toBodyW + fluidToBodyW - toAirW),
+  };
+}
+
 /**
  * Temperatures of a wheel's disc or drum through its thickness, and of the fluid behind its pads, along what happens to
  * it: one-dimensional conduction by backward Euler, cooled by air and radiation, its pads drawing heat to piston and
  * fluid. Source: Fourier's law; a row of lumps for the caliper.
  */
 export function warmThrough(
-  { faceM2, depthM, coolsAtFace }: Slab,
+  slab: Slab,
   kind: Brake['kind'],
   ambientC: number,
   spells: readonly Spell[],
 ): Warmth[] {
-  const lump = kind === 'disc' ? CALIPER : CYLINDER;
-  const dx = depthM / LAYERS;
-  const layerJK = IRON.kgM3 * IRON.jKgK * dx * faceM2;
-  const betweenWK = (IRON.wMK * faceM2) / dx;
-  let layers = new Array<number>(LAYERS).fill(ambientC);
-  let [piston, fluid, body] = [ambientC, ambientC, ambientC];
-  const cooled = coolsAtFace ? 0 : LAYERS - 1;
+  const dx = slab.depthM / LAYERS;
+  const parts: Parts = {
+    slab,
+    lump: kind === 'disc' ? CALIPER : CYLINDER,
+    ambientC,
+    layerJK: IRON.kgM3 * IRON.jKgK * dx * slab.faceM2,
+    betweenWK: (IRON.wMK * slab.faceM2) / dx,
+    cooled: slab.coolsAtFace ? 0 : LAYERS - 1,
+  };
+  let now: State = {
+    layers: new Array<number>(LAYERS).fill(ambientC),
+    piston: ambientC,
+    fluid: ambientC,
+    body: ambientC,
+  };
   // The face lies half a layer before the middle of its first one.
-  const faceOf = (watts: number): number => layers[0]! + ((watts / faceM2) * (dx / 2)) / IRON.wMK;
-  const mean = (): number => layers.reduce((sum, t) => sum + t, 0) / LAYERS;
-  const out: Warmth[] = [{ minutes: 0, faceC: ambientC, meanC: ambientC, fluidC: ambientC }];
+  const shown = (minutes: number, watts: number): Warmth => ({
+    minutes,
+    faceC: now.layers[0]! + ((watts / slab.faceM2) * (dx / 2)) / IRON.wMK,
+    meanC: now.layers.reduce((sum, t) => sum + t, 0) / LAYERS,
+    fluidC: now.fluid,
+  });
+  const out = [shown(0, 0)];
   let at = 0;
-  for (const { seconds, stepS, fromW, toW, coolsWm2K, pressed, kmh } of spells) {
-    const steps = Math.max(1, Math.ceil(seconds / stepS));
-    const dt = seconds / steps;
+  for (const spell of spells) {
+    const steps = Math.max(1, Math.ceil(spell.seconds / spell.stepS));
+    const dt = spell.seconds / steps;
     for (let i = 0; i < steps; i++) {
-      const watts = fromW + (toW - fromW) * ((i + 0.5) / steps);
-      const padWK = pressed ? lump.pressedWK : lump.awayWK;
-      const surface = layers[cooled]! + KELVIN;
-      const air = ambientC + KELVIN;
-      const radiatesWK = EMISSIVITY * STEFAN * faceM2 * (surface ** 2 + air ** 2) * (surface + air);
-      const airWK = coolsWm2K * faceM2 + radiatesWK;
-      const perS = layerJK / dt;
-      const row = (k: number) => ({
-        below: k ? -betweenWK : 0,
-        above: k < LAYERS - 1 ? -betweenWK : 0,
-        middle:
-          perS +
-          (k ? betweenWK : 0) +
-          (k < LAYERS - 1 ? betweenWK : 0) +
-          (k === cooled ? airWK : 0) +
-          (k === 0 ? padWK : 0),
-        right:
-          perS * layers[k]! +
-          (k === cooled ? airWK * ambientC : 0) +
-          (k === 0 ? watts + padWK * piston : 0),
-      });
-      const rows = layers.map((_, k) => row(k));
-      layers = tridiagonal(
-        rows.map((one) => one.below),
-        rows.map((one) => one.middle),
-        rows.map((one) => one.above),
-        rows.map((one) => one.right),
-      );
-      const bodyAirWK = lump.airWK + lump.airByKmhWK * kmh;
-      piston +=
-        (dt / lump.pistonJK) *
-        (padWK * (layers[0]! - piston) -
-          lump.pistonFluidWK * (piston - fluid) -
-          lump.pistonBodyWK * (piston - body));
-      fluid +=
-        (dt / lump.fluidJK) *
-        (lump.pistonFluidWK * (piston - fluid) - lump.fluidBodyWK * (fluid - body));
-      body +=
-        (dt / lump.bodyJK) *
-        (lump.pistonBodyWK * (piston - body) +
-          lump.fluidBodyWK * (fluid - body) -
-          bodyAirWK * (body - ambientC));
+      const watts = spell.fromW + (spell.toW - spell.fromW) * ((i + 0.5) / steps);
+      now = after(parts, now, spell, watts, dt);
       at += dt;
-      out.push({ minutes: at / 60, faceC: faceOf(watts), meanC: mean(), fluidC: fluid });
+      out.push(shown(at / 60, watts));
     }
   }
   return out;

@@ -1,6 +1,6 @@
 import type { Category } from '../../trade/categories.ts';
 import { IRON, warmThrough, type Slab, type Spell, type Warmth } from './heat-through.ts';
-import { HILL, RULES, TRAILER_HILL, type FadeRule } from './rules.ts';
+import { HILL, RULES, TRAILER_HILL, type FadeRule, type HillRule } from './rules.ts';
 import { GRAVITY_MS2, type Brake } from './types.ts';
 
 /** One disc or drum as a store of heat. */
@@ -113,6 +113,128 @@ const TOP_SHARE = 0.8;
 const MEAN_SPEED = 0.75;
 const TIME_STEPS = 60;
 
+/** Slowing at a steady rate: power falls with the speed. */
+const slows = (massKg: number, fromKmh: number, toKmh: number, ms2: number): Happening => ({
+  seconds: (fromKmh - toKmh) / 3.6 / ms2,
+  stepS: 0.1,
+  fromW: (ROTATING * massKg * ms2 * fromKmh) / 3.6,
+  toW: (ROTATING * massKg * ms2 * toKmh) / 3.6,
+  kmh: (fromKmh + toKmh) / 2,
+  pressed: true,
+});
+const idles = (seconds: number, kmh: number, stepS: number): Happening => ({
+  seconds,
+  stepS,
+  fromW: 0,
+  toW: 0,
+  kmh,
+  pressed: false,
+});
+/** What happens to all brakes together for a while. */
+type Happening = Omit<Spell, 'coolsWm2K'>;
+type Curve = Heating['curve'];
+/** A way of heating as it is told, and what happens in it. */
+interface Way extends Pick<Heating, 'id' | 'name' | 'source' | 'curve'> {
+  readonly happens: readonly Happening[];
+}
+
+/** Faces and fluid along a way, and while the vehicle stands after it, with the hottest of each. */
+function withThrough({ axles, ambientC }: HeatInput, { happens, ...way }: Way): Heating {
+  const through = axles.map(({ kind, rotor, share }) =>
+    warmThrough(
+      slabOf(kind, rotor),
+      kind,
+      ambientC,
+      [...happens, idles(STANDS_S, 0, 10)].map((one) => ({
+        ...one,
+        fromW: (one.fromW * share) / 2,
+        toW: (one.toW * share) / 2,
+        coolsWm2K: Math.max(STILL_WM2K, coolingWm2K(kind, rotor.diameterMm, one.kmh)),
+      })),
+    ),
+  );
+  const peaks = axles.map(({ name, rotor: { fadeC } }, i): HotPeak => {
+    const peakC = Math.max(...way.curve.map(({ celsius }) => celsius[i]!));
+    return {
+      name,
+      peakC,
+      fadeC,
+      fades: peakC > fadeC,
+      faceC: Math.max(...through[i]!.map((one) => one.faceC)),
+      fluidC: Math.max(...through[i]!.map((one) => one.fluidC)),
+    };
+  });
+  return { ...way, through, axles: peaks };
+}
+
+const add = (a: readonly number[], b: readonly number[]): number[] => a.map((v, i) => v + b[i]!);
+const risesBy = (wheels: readonly Wheel[], joules: number): number[] =>
+  wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
+
+function oneStop({ massKg, topKmh, ambientC }: HeatInput, wheels: readonly Wheel[]): Way {
+  const cold = wheels.map(() => ambientC);
+  return {
+    id: 'stop',
+    name: `One stop from ${Math.round(topKmh)} km/h`,
+    source: 'energy, no cooling',
+    curve: [
+      { minutes: 0, celsius: cold },
+      { minutes: 0, celsius: add(cold, risesBy(wheels, slowingJ(massKg, topKmh, 0))) },
+    ],
+    happens: [slows(massKg, topKmh, 0, FULL_MS2)],
+  };
+}
+function brakedAgain(
+  { massKg, topKmh, ambientC }: HeatInput,
+  wheels: readonly Wheel[],
+  { times, everyS, mostKmh, source }: FadeRule,
+): Way {
+  const from = Math.min(TOP_SHARE * topKmh, mostKmh);
+  const each = risesBy(wheels, slowingJ(massKg, from, from / 2));
+  const keeps = wheels.map(({ joulesPerK, cools }) =>
+    Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK),
+  );
+  const laps: Curve[number][] = [];
+  let now: readonly number[] = wheels.map(() => ambientC);
+  for (let i = 0; i < times; i++) {
+    const hot = add(now, each);
+    const minutes = (i * everyS) / 60;
+    laps.push({ minutes, celsius: now }, { minutes, celsius: hot });
+    now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
+  }
+  const braking = slows(massKg, from, from / 2, REPEATED_MS2);
+  const between = idles(Math.max(1, everyS - braking.seconds), MEAN_SPEED * from, 2);
+  return {
+    id: 'repeated',
+    name: `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`,
+    source,
+    curve: laps,
+    happens: Array.from({ length: times }, () => [braking, between]).flat(),
+  };
+}
+function downHill(
+  { massKg, ambientC }: HeatInput,
+  wheels: readonly Wheel[],
+  { m, kmh, grade, source }: HillRule,
+): Way {
+  const lastsS = m / (kmh / 3.6);
+  const watts = (massKg * GRAVITY_MS2 * (grade - ROLLING) * kmh) / 3.6;
+  return {
+    id: 'hill',
+    name: `${m / 1000} km down ${Math.round(100 * grade)} % at ${kmh} km/h`,
+    source,
+    curve: Array.from({ length: TIME_STEPS + 1 }, (_, i) => {
+      const seconds = lastsS * (i / TIME_STEPS);
+      const celsius = wheels.map(({ joulesPerK, share, cools }) => {
+        const lost = cools(kmh);
+        return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
+      });
+      return { minutes: seconds / 60, celsius };
+    }),
+    happens: [{ seconds: lastsS, stepS: 2, fromW: watts, toW: watts, kmh, pressed: true }],
+  };
+}
+
 /**
  * How hot the discs or drums become: one stop from top speed, repeated braking, a long hill. Each is one
  * mass of iron that takes all of its share (the pads take a little, radiation is left out: hotter rather
@@ -124,140 +246,12 @@ export function heating(
   category: Category,
   fade: FadeRule | null = null,
 ): Heating[] {
-  const { ambientC, massKg, topKmh, axles } = input;
-  const wheels = axles.map(wheelOf);
-  const rises = (joules: number): number[] =>
-    wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
-  /** Slowing at a steady rate: power falls with the speed. */
-  const slows = (fromKmh: number, toKmh: number, ms2: number) => ({
-    seconds: (fromKmh - toKmh) / 3.6 / ms2,
-    stepS: 0.1,
-    fromW: (ROTATING * massKg * ms2 * fromKmh) / 3.6,
-    toW: (ROTATING * massKg * ms2 * toKmh) / 3.6,
-    kmh: (fromKmh + toKmh) / 2,
-    pressed: true,
-  });
-  const idles = (seconds: number, kmh: number, stepS: number) => ({
-    seconds,
-    stepS,
-    fromW: 0,
-    toW: 0,
-    kmh,
-    pressed: false,
-  });
-  const stands = idles(STANDS_S, 0, 10);
-  const told = (
-    id: Heating['id'],
-    name: string,
-    source: string,
-    curve: Heating['curve'],
-    happens: readonly Omit<Spell, 'coolsWm2K'>[],
-  ): Heating => {
-    const through = axles.map(({ kind, rotor }, i) =>
-      warmThrough(
-        slabOf(kind, rotor),
-        kind,
-        ambientC,
-        [...happens, stands].map((one) => ({
-          ...one,
-          fromW: one.fromW * wheels[i]!.share,
-          toW: one.toW * wheels[i]!.share,
-          coolsWm2K: Math.max(STILL_WM2K, coolingWm2K(kind, rotor.diameterMm, one.kmh)),
-        })),
-      ),
-    );
-    return {
-      id,
-      name,
-      source,
-      curve,
-      through,
-      axles: axles.map(({ name: axle, rotor: { fadeC } }, i) => {
-        const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
-        return {
-          name: axle,
-          peakC,
-          fadeC,
-          fades: peakC > fadeC,
-          faceC: Math.max(...through[i]!.map((one) => one.faceC)),
-          fluidC: Math.max(...through[i]!.map((one) => one.fluidC)),
-        };
-      }),
-    };
-  };
-  const cold = axles.map(() => ambientC);
-  const add = (a: readonly number[], b: readonly number[]): number[] => a.map((v, i) => v + b[i]!);
-
-  const stop = told(
-    'stop',
-    `One stop from ${Math.round(topKmh)} km/h`,
-    'energy, no cooling',
-    [
-      { minutes: 0, celsius: cold },
-      { minutes: 0, celsius: add(cold, rises(slowingJ(massKg, topKmh, 0))) },
-    ],
-    [slows(topKmh, 0, FULL_MS2)],
-  );
-
-  const brakedAgain = ({ times, everyS, mostKmh, source }: FadeRule): Heating => {
-    const from = Math.min(TOP_SHARE * topKmh, mostKmh);
-    const each = rises(slowingJ(massKg, from, from / 2));
-    const keeps = wheels.map(({ joulesPerK, cools }) =>
-      Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK),
-    );
-    const laps: Heating['curve'][number][] = [];
-    let now: readonly number[] = cold;
-    for (let i = 0; i < times; i++) {
-      const hot = add(now, each);
-      laps.push(
-        { minutes: (i * everyS) / 60, celsius: now },
-        { minutes: (i * everyS) / 60, celsius: hot },
-      );
-      now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
-    }
-    return told(
-      'repeated',
-      `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`,
-      source,
-      laps,
-      Array.from({ length: times }, () => {
-        const braking = slows(from, from / 2, REPEATED_MS2);
-        return [braking, idles(Math.max(1, everyS - braking.seconds), MEAN_SPEED * from, 2)];
-      }).flat(),
-    );
-  };
-
-  const hill = category === 'trailer' ? TRAILER_HILL : HILL;
-  const metersPerS = hill.kmh / 3.6;
-  const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metersPerS;
-  const down = Array.from({ length: TIME_STEPS + 1 }, (_, i) => {
-    const seconds = (hill.m / metersPerS) * (i / TIME_STEPS);
-    const celsius = wheels.map(({ joulesPerK, share, cools }) => {
-      const lost = cools(hill.kmh);
-      return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
-    });
-    return { minutes: seconds / 60, celsius };
-  });
+  const wheels = input.axles.map(wheelOf);
   // A trailer's rule asks the hill and no repeated braking; what has no rule of its own is braked as a car.
-  const repeated = category === 'trailer' ? null : (fade ?? RULES.M1.fade);
+  const isTrailer = category === 'trailer';
   return [
-    stop,
-    ...(repeated ? [brakedAgain(repeated)] : []),
-    told(
-      'hill',
-      `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`,
-      hill.source,
-      down,
-      [
-        {
-          seconds: hill.m / metersPerS,
-          stepS: 2,
-          fromW: watts,
-          toW: watts,
-          kmh: hill.kmh,
-          pressed: true,
-        },
-      ],
-    ),
-  ];
+    oneStop(input, wheels),
+    ...(isTrailer ? [] : [brakedAgain(input, wheels, fade ?? RULES.M1.fade)]),
+    downHill(input, wheels, isTrailer ? TRAILER_HILL : HILL),
+  ].map((way) => withThrough(input, way));
 }

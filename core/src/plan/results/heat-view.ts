@@ -5,23 +5,37 @@ import {
   braking,
   heating,
   type FadeRule,
-  type HeatInput,
   type Heating,
+  type HotAxle,
   type Limits,
+  type Rotor,
   type SizeInput,
   type TrailerSize,
 } from '../../physics/hydraulics/index.ts';
-import type { Sizing, TrailerSheet } from '../model/index.ts';
+import type { HeatSheet, Sizing, TrailerSheet } from '../model/index.ts';
 
 /** Deceleration at which the share of each axle in braking is taken, of g: what repeated brakings are made with. */
 const SHARE_Z = 0.3;
 
-type Heats = readonly [input: HeatInput, category: Category, fade: FadeRule | null];
+type AnySheet = HeatSheet | NonNullable<TrailerSheet['heat']>;
+/** What heats the brakes besides the sheet itself. */
+interface Heats {
+  readonly massKg: number;
+  readonly axles: readonly Omit<HotAxle, 'rotor'>[];
+  readonly category: Category;
+  readonly fade: FadeRule | null;
+}
+const rotorOf = ({ rotor }: AnySheet, axle: string): Rotor =>
+  'front' in rotor ? rotor[axle as keyof typeof rotor] : rotor;
 /** Worked out once for what heats the brakes, whatever else of the plan changes: for both loads, and some between. */
 const heatOf = derive(
   'heat of brakes',
-  (sheet: object, ...heats: Heats) => [sheet, JSON.stringify(heats)],
-  (_sheet: object, key: string): Heating[] => heating(...(JSON.parse(key) as Heats)),
+  (sheet: AnySheet, heats: Heats) => [sheet, JSON.stringify(heats)],
+  (sheet: AnySheet, key: string): Heating[] => {
+    const { massKg, axles, category, fade } = JSON.parse(key) as Heats;
+    const hot = axles.map((one) => ({ ...one, rotor: rotorOf(sheet, one.name) }));
+    return heating({ ...sheet, massKg, axles: hot }, category, fade);
+  },
   6,
 );
 
@@ -43,16 +57,15 @@ export function heatView(
   const all = forceN.front + forceN.rear;
   const axles = AXLES.map((axle) => ({
     name: axle,
-    rotor: heat.rotor[axle],
     kind: input[axle].kind,
     share: forceN[axle] / all,
   }));
-  return heatOf(
-    heat,
-    { ...heat, massKg: input.vehicle.massKg + heat.towKg, axles },
+  return heatOf(heat, {
+    massKg: input.vehicle.massKg + heat.towKg,
+    axles,
     category,
-    limits?.fade ?? null,
-  );
+    fade: limits?.fade ?? null,
+  });
 }
 
 /** The same for a trailer on its own brakes, laden: its axles brake as its actuator's pressure makes them. */
@@ -64,10 +77,9 @@ export function trailerHeatView(
   const all = sized.reduce((sum, { forceN }) => sum + forceN, 0);
   const hot = axles.map(({ brake: { kind } }, i) => ({
     name: `axle ${i + 1}`,
-    rotor: heat.rotor,
     kind,
     share: sized[i]!.forceN / all,
   }));
   const massKg = axles.reduce((sum, { ladenKg }) => sum + ladenKg, 0);
-  return heatOf(heat, { ...heat, massKg, axles: hot }, 'trailer', null);
+  return heatOf(heat, { massKg, axles: hot, category: 'trailer', fade: null });
 }
