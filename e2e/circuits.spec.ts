@@ -33,9 +33,10 @@ describe('Plumb and Size in the browser', () => {
     await page.select('[aria-label=Layout]', layout);
     await pressNamed(page, 'Add layout');
     await page.waitForSelector('fl-circuit-drawing svg text');
+    // A part says how many notes it has: only once they are counted.
+    await settled(page);
     const names = await textOf(page, 'fl-circuit-drawing');
     for (const name of ['Front left', 'Rear right', 'Tandem master']) expect(names).toContain(name);
-    await settled(page);
     for (const line of ['F1', 'F2', 'F3', 'S1', 'S2', 'S3']) expect(names).toContain(line);
     await page.keyboard.press('s');
     await page.waitForSelector('fl-snag-drawer dialog[open]');
@@ -109,7 +110,7 @@ describe('Plumb and Size in the browser', () => {
     await reload(page);
     await page.waitForSelector('fl-load-slider input');
     await page.waitForSelector('fl-line-chart canvas');
-    // Balance, grip, repeated brakings and a hill, all drawn at one moment: one that is resized is blank for a frame.
+    // Balance, grip, repeated brakings, a hill and the fluid behind the pads, all drawn at one moment: one that is resized is blank for a frame.
     await page.waitForFunction(() => {
       const all = [...document.querySelectorAll<HTMLCanvasElement>('fl-line-chart canvas')];
       const drawn = (c: HTMLCanvasElement): number =>
@@ -119,7 +120,7 @@ describe('Plumb and Size in the browser', () => {
               .getImageData(0, 0, c.width, c.height)
               .data.filter((v, i) => i % 4 === 3 && v > 0).length
           : 0;
-      return all.length === 4 && all.every((c) => drawn(c) > 2000);
+      return all.length === 5 && all.every((c) => drawn(c) > 2000);
     });
     expect(complaints).toEqual([]);
   });

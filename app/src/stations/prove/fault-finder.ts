@@ -79,7 +79,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
     </section>
     @for (group of groups(); track group.name) {
       <details class="card p-4" [open]="group.answered">
-        <summary class="min-h-11 cursor-pointer font-bold">
+        <summary class="min-h-tap cursor-pointer font-bold">
           {{ group.name }}: {{ group.done }} of {{ group.checks.length }} checked
         </summary>
         <div class="mt-2 flex flex-col gap-2">
