@@ -2,6 +2,7 @@ export {
   bondOf,
   climbMmS,
   driftMmS,
+  extremesOf,
   G_M_S2,
   GLYCOL_FLUID,
   headMPa,

@@ -1,4 +1,4 @@
-import { climbMmS, driftMmS, type AirFluid } from './drift.ts';
+import { climbOf, driftMmS, type AirFluid, type Climb } from './drift.ts';
 import { lengthMm, pipeMl, type AirPipe } from './network.ts';
 
 /** Air in a pipe: where it begins, mL of pipe from its `from`, and how much it is at rest. */
@@ -17,7 +17,7 @@ export class SlugPipe {
   /** mL in each mm. */
   readonly mlPerMm: number;
   readonly #lengthMm: number;
-  readonly #uprightMmS: number;
+  readonly #climb: Climb;
   slugs: Slug[];
 
   constructor(
@@ -28,7 +28,7 @@ export class SlugPipe {
     this.ml = pipeMl(pipe);
     this.#lengthMm = lengthMm(pipe);
     this.mlPerMm = Math.max(1e-9, this.ml / Math.max(this.#lengthMm, 1e-9));
-    this.#uprightMmS = climbMmS(pipe.boreMm, fluid);
+    this.#climb = climbOf(pipe.boreMm, fluid);
     this.slugs = dry && this.ml > 0 ? [{ at: 0, ml: this.ml }] : [];
   }
   get airMl(): number {
@@ -51,7 +51,7 @@ export class SlugPipe {
     const [a, b] = [Math.max(0, middle - half), Math.min(this.#lengthMm, middle + half)];
     if (b - a < 1e-9) return 0;
     const slope = (heightAt(this.pipe, b) - heightAt(this.pipe, a)) / (b - a);
-    return driftMmS(boreMm, slope, ml, this.fluid, this.#uprightMmS);
+    return driftMmS(boreMm, slope, ml, this.fluid, this.#climb);
   }
   /** Puts air at one of its ends: at `from` on the way with it, at `to` on the way against it. */
   putIn(dir: 1 | -1, ml: number): void {

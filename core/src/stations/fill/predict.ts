@@ -1,5 +1,6 @@
 import {
   AirSim,
+  extremesOf,
   GLYCOL_FLUID,
   goOnce,
   POT_MPA,
@@ -47,16 +48,13 @@ export interface Asked {
   readonly share: number;
   readonly orders: readonly { readonly school: School; readonly order: readonly string[] }[];
 }
-/** Surface tension of glycol fluid is said to be 0.030 to 0.035 N/m: what changes between the two is not sure. */
-const SPREAD = 0.0025 / 0.0325;
-
 /** What each school leaves behind and takes, on this very plan. */
 export function predictSchools({ network, method, fluidId, share, orders }: Asked): Predicted[] {
   const fluid = airFluidOf(fluidId);
   const run = { way: wayOfMethod(method), share };
   return orders.map(({ school, order }) => {
-    const bled = [1 - SPREAD, 1 + SPREAD].map((part) =>
-      simulateBleed(network, { ...run, order }, { ...fluid, tensionNM: fluid.tensionNM * part }),
+    const bled = extremesOf(fluid).map((extreme) =>
+      simulateBleed(network, { ...run, order }, extreme),
     );
     const worst = bled.reduce((a, b) => (b.leftMl > a.leftMl ? b : a));
     const sum = (of: (corner: Bled['corners'][number]) => number): number =>
