@@ -99,7 +99,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
         }),
       );
     expect(found(bolts(500), 'torque-off')[0]!.text).toMatch(
-      /500 N·m is set, and such a bolt usually takes 31\.3 N·m to 62\.6 N·m\. Check the unit/,
+      /500 N·m is set, and such a bolt usually takes 30\.3 N·m to 60\.5 N·m\. Check the unit/,
     );
     expect(found(bolts(50), 'torque-off')).toEqual([]);
   });

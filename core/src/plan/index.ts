@@ -1,6 +1,6 @@
 export { type ResolvedPosition } from './layout/position.ts';
 export { TUBE_MATTER } from './layout/line-figures.ts';
-export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './layout/hose-figures.ts';
+export { fittingMm, freeMm, HARD_MPA, hoseOf, hoseVolumeMl } from './layout/hose-figures.ts';
 export {
   cutAllowedMm,
   cutSigmaMm,

@@ -40,7 +40,16 @@ export interface Tightening {
   /** Whether its washers were new when it was tightened again. */
   readonly washers?: 'new' | 'reused';
 }
-export const BOLT_CLASSES = ['8.8', '10.9', '12.9'] as const;
+/** Property classes of metric bolts, and grades of inch ones. */
+const BOLT_CLASSES = {
+  '8.8': '8.8',
+  '10.9': '10.9',
+  '12.9': '12.9',
+  'grade-2': 'inch, grade 2',
+  'grade-5': 'inch, grade 5',
+  'grade-8': 'inch, grade 8',
+} as const;
+export type BoltClass = keyof typeof BOLT_CLASSES;
 /** What a fastener is to be tightened to, where it is no joint of the plan. */
 export interface WantedTorque {
   readonly key: string;
@@ -50,7 +59,7 @@ export interface WantedTorque {
   readonly count?: number;
   /** "M10", "M12x1.5", "7/16-20", as it is written on the sheet. */
   readonly thread?: string;
-  readonly propertyClass?: (typeof BOLT_CLASSES)[number];
+  readonly propertyClass?: BoltClass;
   readonly nm: number | null;
   readonly source: string;
   readonly state: 'dry' | 'oiled' | 'locked' | 'precoated';
@@ -176,7 +185,7 @@ export const WANTED = record<WantedTorque>()(
     name: told('Name', optional(name)),
     count: told('How many', optional(number(1, 40, { whole: true }))),
     thread: told('Thread', optional(name)),
-    propertyClass: told('Class on its head', optional(oneOf(BOLT_CLASSES)), { none: 'not known' }),
+    propertyClass: told('Class on its head', optional(choice(BOLT_CLASSES)), { none: 'not known' }),
     nm: told('Torque', nullable(over(10_000))),
     source: told('Source', text),
     state: told(

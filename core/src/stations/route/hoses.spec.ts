@@ -5,7 +5,13 @@ import { applyEdit, freeMm, hoseVolumeMl, type Hose, type Plan } from '../../pla
 import { readPlan } from '../../plan/file/index.ts';
 import { typicalClutch, typicalSingle, typicalTrailer } from '../../plan/typical.ts';
 import { plannedHoses, sizeInputOf, viewPlan } from '../../plan/results/index.ts';
-import { HOSE_FITTINGS, hoseById, hoseMlPerM, HOSES } from '../../trade/stock/index.ts';
+import {
+  HOSE_FITTINGS,
+  allowedMlPerM,
+  hoseById,
+  hoseMlPerM,
+  HOSES,
+} from '../../trade/stock/index.ts';
 import { fixOf, inspect, proposedFixes, type Snag } from '../../inspect/index.ts';
 import { distance, scale, type Vec3 } from '../../lib/vec/index.ts';
 import {
@@ -37,15 +43,25 @@ const patched = (id: string, patch: Partial<Hose>, on = plan): Plan =>
 const still: Motion = { ...plan.hoses[0]!.motion, kind: 'still' };
 
 describe('the stock of hose', () => {
-  // Source: 49 CFR 571.106, most expansion of brake hose, mL per foot (from memory): 0.66 and 0.33 at 1,000 psi, 0.79 and 0.42 at 1,500, 1.21 at 2,900.
+  // Source: 49 CFR 571.106, most expansion of brake hose, mL per foot (from memory): 0.66 and 0.33 at 1,000 psi, 0.79 and 0.42 at 1,500, 1.21 at 2,900; 3/16 in 1.67 and 0.91 there.
   test.each([
     ['rubber-1-8', 1000, 0.66],
     ['rubber-1-8', 1500, 0.79],
     ['rubber-1-8', 2900, 1.21],
     ['rubber-low-1-8', 1000, 0.33],
     ['rubber-low-1-8', 1500, 0.42],
-  ])('%s takes at %p psi %p mL a foot', (id, psi, mlPerFoot) => {
-    expect(hoseMlPerM(hoseById(id)!, psi * 0.00689475729)! * 0.3048).toBeCloseTo(mlPerFoot, 4);
+    ['rubber-3-16', 2900, 1.67],
+    ['rubber-low-3-16', 2900, 0.91],
+  ])('%s may take at %p psi %p mL a foot, and takes less', (id, psi, mlPerFoot) => {
+    const [hose, MPa] = [hoseById(id)!, psi * 0.00689475729];
+    expect(allowedMlPerM(hose, MPa)! * 0.3048).toBeCloseTo(mlPerFoot, 4);
+    expect(hoseMlPerM(hose, MPa)!).toBeLessThan(0.8 * allowedMlPerM(hose, MPa)!);
+  });
+  test('rubber as it is sold takes about 0.2 mL a metre for each MPa (common practice), braid a fraction of it', () => {
+    const perMPa = (id: string): number => hoseMlPerM(hoseById(id)!, 6.9)! / 6.9;
+    expect(perMPa('rubber-1-8')).toBeCloseTo(0.2, 1);
+    expect(perMPa('ptfe-3')).toBeLessThan(0.25 * perMPa('rubber-1-8'));
+    expect(allowedMlPerM(hoseById('ptfe-3')!, 6.9)).toBeNull();
   });
   test('takes more the harder it is pressed, and not in proportion', () => {
     for (const hose of HOSES.filter((one) => one.expansion.length > 1)) {

@@ -20,6 +20,13 @@ export function consumablesOf({ join }: Joint, eyes = 1): Consumable[] {
     : [];
 }
 
+/** Flats of the hex past the point where the wrench meets resistance, steel nuts of -3 to -6. Source: tables after SAE J514 (from memory; -3 is often not in them). */
+const FLATS_37: Readonly<Record<string, string>> = {
+  '3/8-24 UNF': 'about two flats of the hex',
+  '7/16-20 UNF': 'about two flats of the hex',
+  '1/2-20 UNF': 'about two flats of the hex',
+  '9/16-18 UNF': 'about one and a quarter flats of the hex',
+};
 /** How it is tightened where no sheet gives a figure. Common practice; the maker's sheet comes first. */
 export function guidanceFor({ join }: Joint): string {
   switch (join?.male.end) {
@@ -27,8 +34,13 @@ export function guidanceFor({ join }: Joint): string {
     case 'bubble':
       return 'Snug with a flare wrench, then about 1/6 turn.';
     case 'cone-45':
-    case 'cone-37':
       return 'Snug, then one flat of the hex, holding the tube still.';
+    case 'cone-37': {
+      const flats = FLATS_37[join.male.thread];
+      return flats
+        ? `Until the wrench meets resistance, then ${flats}, a steel nut, holding the tube still. Tables differ: the maker’s figure comes first.`
+        : 'Until the wrench meets resistance, then by the maker’s figure, holding the tube still.';
+    }
     case 'npt-taper':
     case 'bspt-taper':
       return 'Hand tight, then 1 1/2 to 3 turns. Never back off to line up.';

@@ -140,6 +140,15 @@ describe('how it is tightened where no sheet says so', () => {
     expect(words[2]).toMatch(/Never back off to line up/);
   });
 
+  // Tables after SAE J514, from memory: -4 two flats, -6 one and a quarter; larger ones are left to the maker.
+  test('37° nuts go by flats of their size from where the wrench meets resistance', () => {
+    const of = (thread: string): string =>
+      guidanceFor(jointBetween(male(thread, 'cone-37'), female(thread, 'flare-37')));
+    expect(of('7/16-20 UNF')).toMatch(/meets resistance, then about two flats .* maker’s/);
+    expect(of('9/16-18 UNF')).toMatch(/one and a quarter flats/);
+    expect(of('3/4-16 UNF')).not.toMatch(/flats/);
+  });
+
   test('the range that is questioned grows with the thread and holds what such nuts mostly take', () => {
     const at = (thread: string): { least: number; most: number } =>
       likelyTorqueNm(jointBetween(male(thread, 'bubble'), female(thread, 'bubble')))!;

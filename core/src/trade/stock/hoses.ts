@@ -23,7 +23,10 @@ export interface HoseStock {
   readonly odMm: number;
   /** Least radius to which its middle may be bent. The maker's sheet comes first. */
   readonly minRadiusMm: number;
-  /** Fluid that a metre takes at a pressure, from nought upwards; straight between the points, since it is not in proportion. */
+  /**
+   * Fluid that a metre takes at a pressure, from nought upwards; straight between the points, since it is not in
+   * proportion. Of rubber it is the most that the rule allows, of which a sound hose takes `TAKES` in fact.
+   */
   readonly expansion: readonly { readonly pressureMPa: number; readonly mlPerM: number }[];
   readonly burstMPa: number;
   /** Made for brakes; fuel hose and the like are known here since they are found on vehicles. */
@@ -35,6 +38,13 @@ export interface HoseStock {
   readonly source: string;
 }
 
+/** What a sound hose takes of the points of its class: rubber well under what the rule allows; points of PTFE are its makers'. Common practice, our judgement: about 0.6. */
+const TAKES: Record<HoseClass, number> = {
+  regular: 0.6,
+  'low-expansion': 0.6,
+  'braided-ptfe': 1,
+  feed: 1,
+};
 const ML_PER_FOOT = 1 / 0.3048;
 const points = (
   ...pairs: readonly (readonly [psi: number, mlPerFoot: number])[]
@@ -66,11 +76,11 @@ export const HOSES: readonly HoseStock[] = [
   },
   {
     id: 'rubber-3-16', name: '3/16 in rubber', kind: 'regular', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
-    expansion: points([1000, 0.86], [1500, 1.02]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
+    expansion: points([1000, 0.86], [1500, 1.02], [2900, 1.67]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
   },
   {
     id: 'rubber-low-3-16', name: '3/16 in rubber, low expansion', kind: 'low-expansion', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
-    expansion: points([1000, 0.55], [1500, 0.72]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
+    expansion: points([1000, 0.55], [1500, 0.72], [2900, 0.91]), burstMPa: 34.5, brakeClass: true, stands: RUBBER, lifeYears: 6, source: LAW_WIDE,
   },
   {
     id: 'ptfe-3', name: '-3 braided PTFE', kind: 'braided-ptfe', boreMm: 3.2, odMm: 6.2, minRadiusMm: 38,
@@ -92,11 +102,8 @@ export const HOSES: readonly HoseStock[] = [
 
 export const hoseById = (id: string): HoseStock | undefined => HOSES.find((hose) => hose.id === id);
 
-/** Fluid that a metre takes at a pressure, mL; past the last point drawn on at its last slope. Null where nothing is known. */
-export function hoseMlPerM(
-  { expansion }: Pick<HoseStock, 'expansion'>,
-  pressureMPa: number,
-): number | null {
+/** Its points at a pressure, mL a metre; past the last one drawn on at the last slope. Null where nothing is known. */
+function pointMlPerM({ expansion }: HoseStock, pressureMPa: number): number | null {
   if (expansion.length < 2) return null;
   const next = expansion.findIndex((point) => point.pressureMPa >= pressureMPa);
   const i = Math.max(1, next < 0 ? expansion.length - 1 : next);
@@ -106,6 +113,14 @@ export function hoseMlPerM(
     ((b.mlPerM - a.mlPerM) * (pressureMPa - a.pressureMPa)) / (b.pressureMPa - a.pressureMPa)
   );
 }
+/** Fluid that a metre of sound hose takes at a pressure, mL. Null where nothing is known. */
+export function hoseMlPerM(stock: HoseStock, pressureMPa: number): number | null {
+  const points = pointMlPerM(stock, pressureMPa);
+  return points && points * TAKES[stock.kind];
+}
+/** The most that the rule lets a metre of it take, mL. Null where its points are its maker's. */
+export const allowedMlPerM = (stock: HoseStock, pressureMPa: number): number | null =>
+  TAKES[stock.kind] < 1 ? pointMlPerM(stock, pressureMPa) : null;
 
 export const HOSE_FITTING_KINDS = [
   'straight',

@@ -47,6 +47,7 @@ export {
   hoseById,
   hoseFittingById,
   hoseMlPerM,
+  allowedMlPerM,
   HOSES,
   type HoseClass,
   type HoseFitting,

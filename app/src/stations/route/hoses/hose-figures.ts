@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { HoseState, HoseView } from '@firm-line/core/stations/route';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { HARD_MPA } from '@firm-line/core/plan';
+import { allowedMlPerM, hoseMlPerM } from '@firm-line/core/trade/stock';
 import { angleDeg, scale, sub } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../../session/plan-store';
 
@@ -58,6 +60,18 @@ export class HoseFigures {
               ['Closest', nearest],
             ] as const
           ).filter(([, said]) => said)),
+      ...this.swell(),
     ];
   });
+  /** What it takes under a hard stop, beside the most that the rule allows. */
+  private swell(): readonly (readonly [string, string])[] {
+    const { hose, stock, freeMm } = this.view();
+    const { pressure, volume } = this.store.quantities();
+    const taken = hoseMlPerM(stock, HARD_MPA);
+    if (hose.service !== 'pressure' || taken === null) return [];
+    const ml = (perM: number): string => volume((perM * freeMm) / 1000, 2);
+    const most = allowedMlPerM(stock, HARD_MPA);
+    const said = most ? ` (typical; the rule allows ${ml(most)})` : '';
+    return [['Swell', `${ml(taken)} at ${pressure(HARD_MPA)}${said}`]];
+  }
 }

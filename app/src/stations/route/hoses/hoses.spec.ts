@@ -130,6 +130,8 @@ describe('hoses in Route', () => {
     expect(figures()).toMatch(
       /^Slack92 mm of 266 mm, 174 mm straight lineEnd anglesA 86° and B 43° off the straight line/,
     );
+    // 266 mm of -3 braid at 1,000 psi: 0.07 mL a foot (makers' sheets, from memory).
+    expect(figures()).toMatch(/Swell0\.06 mL at 6\.9 MPa$/);
     await at.click(at.one('[data-test=hose-worst]'));
     expect(at.root.textContent).toContain('50 bump');
     expect(figures()).toMatch(

@@ -25,7 +25,7 @@ export { TASK_READS, tasksOf } from './tasks.ts';
 export {
   boltTorqueNm,
   NUT_FACTOR,
-  PROOF_MPA,
+  proofMPa,
   stressAreaMm2,
   type BoltTorque,
 } from './bolt-torque.ts';
