@@ -5,9 +5,11 @@ import {
   NO_FLOOR,
   NO_WHEEL_ENDS,
   type CollectionKind,
+  type Plan,
   type Ref,
   UNCHECKED,
 } from '@firm-line/core/plan';
+import { TYPICAL_PARKING_TRAVEL } from '@firm-line/core/plan/typical';
 import type { UrlSegment } from '@angular/router';
 import { inspect, RULES } from '@firm-line/core/inspect';
 import { demo } from '../../../core/src/testing/demo-plans';
@@ -128,6 +130,26 @@ describe('the stations', () => {
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
       { ...gannet, floor, wheelEnds: corners, filling },
+      // An actuator on thin wire without a breaker; a parking lever short of travel.
+      {
+        ...gannet,
+        parking: {
+          ...(gannet.parking as Extract<Plan['parking'], { by: 'lever' }>),
+          travel: { ...TYPICAL_PARKING_TRAVEL, strokeMm: 100 },
+        },
+        wheelEnds: {
+          ...gannet.wheelEnds,
+          supply: {
+            currentA: 30,
+            wayMm: 9000,
+            wire: '1' as const,
+            ground: '1' as const,
+            breakerA: null,
+            breakerAtMm: null,
+            mostDropV: null,
+          },
+        },
+      },
       // Its master worked by a hand lever of one side, its drums with twin leading shoes, its dies tight; one end of a
       // line measured, and not well.
       {

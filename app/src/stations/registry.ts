@@ -127,7 +127,7 @@ export const STATIONS: readonly StationEntry[] = [
         name: 'Wiring',
         title: 'Actuator wiring',
         shows: ['wire'],
-        rules: ['wire-range', 'breakaway-untested'],
+        rules: ['wire-range', 'supply-thin', 'breaker-wrong', 'breakaway-untested'],
       },
       {
         path: 'loads',

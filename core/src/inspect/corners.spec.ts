@@ -13,6 +13,7 @@ import {
   type ProofLoad,
   type Wire,
 } from '../plan/index.ts';
+import type { SupplyRun } from '../physics/wheel-ends/index.ts';
 import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
@@ -325,6 +326,51 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
       ...found(wire({ rest: null }), 'breakaway-untested'),
       ...found(wire({ pulled: 12 }), 'breakaway-untested'),
     ]).toEqual([]);
+  });
+
+  const supply = (patch: Partial<SupplyRun>): Partial<WheelEnds> => ({
+    supply: {
+      currentA: 20,
+      wayMm: 4000,
+      wire: '6',
+      ground: '6',
+      breakerA: 30,
+      breakerAtMm: 200,
+      mostDropV: null,
+      ...patch,
+    },
+  });
+  const supplied = (rule: string, patch: Partial<SupplyRun>): string[] =>
+    found(supply(patch), rule).map(({ level, text }) => `${level}: ${text}`);
+  // 2·20·4·0.0172/6 = 0.459 V; over 6 m 0.688 V. Of 1.5 mm² 24 A for long (tables after DIN 72551, from memory).
+  test("'supply-thin' minds what is lost on the way, and stops a wire that gets hot", () => {
+    expect(supplied('supply-thin', {})).toEqual([]);
+    expect(supplied('supply-thin', { wayMm: 6000 })).toEqual([
+      expect.stringMatching(/^caution: At 20 A the wires lose 0\.69 V .* Take 10 mm² for both/),
+    ]);
+    expect(supplied('supply-thin', { wayMm: 6000, mostDropV: 0.8 })).toEqual([]);
+    expect(supplied('supply-thin', { currentA: 25, wayMm: 300, ground: '1.5' })).toEqual([
+      expect.stringMatching(/^stop: .* carries 24 A for long/),
+    ]);
+  });
+  test("'breaker-wrong' of one that is not there, opens early, late, or is far from the battery", () => {
+    expect(supplied('breaker-wrong', {})).toEqual([]);
+    expect(supplied('breaker-wrong', { breakerA: null })).toEqual([
+      expect.stringMatching(/^caution: The supply has no breaker/),
+    ]);
+    expect(supplied('breaker-wrong', { breakerA: 19 })).toEqual([
+      expect.stringMatching(/^stop: A breaker of 19 A opens while the actuator draws its 20 A/),
+    ]);
+    expect(supplied('breaker-wrong', { breakerA: 55 })).toEqual([
+      expect.stringMatching(
+        /^stop: .* 54 A for long, and the breaker opens at 55 A: .* Take 10 mm²/,
+      ),
+    ]);
+    expect(supplied('breaker-wrong', { breakerA: 54 })).toEqual([]);
+    expect(supplied('breaker-wrong', { breakerAtMm: 460 })).toEqual([
+      expect.stringMatching(/^caution: The breaker is 460 mm from the battery/),
+    ]);
+    expect(supplied('breaker-wrong', { breakerAtMm: 450 })).toEqual([]);
   });
 
   test("'proof-load' minds what was not held, and stops what bent or cracked", () => {

@@ -1,6 +1,6 @@
 // Typical figures to begin with. Separate entry point: kept out of the initial bundle.
 import type { Category } from '../trade/categories.ts';
-import type { Brake, Disc, Drum } from '../physics/hydraulics/index.ts';
+import type { Brake, Disc, Drum, ParkingTravel } from '../physics/hydraulics/index.ts';
 import type {
   ClutchSheet,
   HeatSheet,
@@ -135,6 +135,15 @@ export const typicalClutch = (): ClutchSheet =>
     mostMm: 12,
     hose: HOSE,
   });
+/** Lever, cables and shoes of an ordinary rear axle. Common practice. */
+export const TYPICAL_PARKING_TRAVEL: ParkingTravel = {
+  strokeMm: 250,
+  frontMm: 1000,
+  rearMm: 1600,
+  cableMm: 3,
+  liftMm: 0.5,
+  equalizer: true,
+};
 export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
   by === 'hydraulic'
     ? { by, open: [] }

@@ -169,6 +169,7 @@ export const UNREAD = {
     'sizing.valveSheet.notches',
     'sizing.bar.least',
     'sizing.bar.most',
+    'sizing.scrubMm',
     'sizing.heat.topKmh',
     'sizing.heat.ambientC',
     'trailer.axles[].brake.cylinderMm',
@@ -193,11 +194,8 @@ export const UNREAD = {
     'clutch.bearingLoadN',
     'clutch.hose.hoseMm',
     'clutch.hose.hoseMlPerMPaM',
-    'parking.leverRatio',
     'parking.efficiency',
-    'parking.shoeRatio',
     'parking.brakeFactor',
-    'parking.drumRadiusMm',
   ],
   /** Counted, or compared as a whole, and not read one by one in these plans. */
   counted: [

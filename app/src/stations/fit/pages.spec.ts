@@ -89,6 +89,22 @@ describe('pages of Fit', () => {
     expect(at.texts('[data-test=lever-force]')[0]).toMatch(/Enter the parking brake in Size/);
   });
 
+  test('wire and breaker: what is lost on the way, which size would do, and what burns', async () => {
+    const at = await page('fp9', 'Wiring');
+    await at.click(at.button('Check wire and breaker'));
+    // 2·20·6·0.0172/6 = 0.69 V; 10 mm² lose 0.41.
+    const said = (): string => at.texts('[data-test=supply]')[0]!;
+    expect(said()).toMatch(/lose 0\.69 V there and back, and 0\.6 V is the most.* Take 10 mm²/);
+    expect(at.texts('fl-supply-card tr.font-bold')).toEqual(['10 mm², enough 0.41 V73 A']);
+    await at.choose(at.one('#supply-wire'), '10 mm²');
+    await at.choose(at.one('#supply-ground'), '10 mm²');
+    expect(said()).toBe('Good: 0.41 V are lost there and back, and 0.6 V is the most.');
+    await at.type(field(at, 'Breaker, A'), '80');
+    expect(said()).toMatch(/carries 73 A for long, and the breaker opens at 80 A/);
+    await at.click(at.button('Remove wire and breaker'));
+    expect(corners(at).supply).toBeNull();
+  });
+
   test('a proof load is held, and stays with what was measured', async () => {
     const at = await page('fp4', 'Loads');
     await at.click(at.button('Add a welded part'));

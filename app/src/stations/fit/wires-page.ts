@@ -14,6 +14,7 @@ import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
+import { SupplyCard } from './supply-card';
 import { FieldOf } from '../../kit/fields/field';
 
 const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: null };
@@ -21,7 +22,7 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
 /** Wires of a trailer's actuator: what each does, its color and terminal as found, and what it reads. */
 @Component({
   selector: 'fl-wires-page',
-  imports: [EmptyState, FieldOf, OptionalNumberField],
+  imports: [EmptyState, FieldOf, OptionalNumberField, SupplyCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -97,6 +98,7 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
       }
       <button type="button" class="btn" (click)="add('signal')">Add a wire</button>
     </div>
+    <fl-supply-card />
     <ul class="mt-4 max-w-prose list-disc pl-5">
       <li>
         Connect ground first, straight to battery negative and the frame, in wire as thick as the

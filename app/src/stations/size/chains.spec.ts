@@ -1,5 +1,10 @@
 import { applyEdit, type EditCall, type Plan } from '@firm-line/core/plan';
-import { typicalParking, typicalSingle, typicalTrailer } from '@firm-line/core/plan/typical';
+import {
+  TYPICAL_PARKING_TRAVEL,
+  typicalParking,
+  typicalSingle,
+  typicalTrailer,
+} from '@firm-line/core/plan/typical';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { gannet } from '../../testing/open-gannet';
 import { chainOf, roadChain, sheetsOf, type Step } from './chains';
@@ -105,6 +110,21 @@ describe('the chain in words', () => {
     const steps = chainOf('singles.0', viewPlan(plan), 0);
     expect(step(steps, 'Master').note).toMatch(/: runs out of stroke$/);
     expect(step(steps, 'Wheel').note).toBe('at the one');
+  });
+
+  test('a parking lever says where its travel goes, and whose force is allowed', () => {
+    const lever = {
+      ...(typicalParking('lever') as Extract<Plan['parking'], { by: 'lever' }>),
+      worked: 'foot' as const,
+      travel: TYPICAL_PARKING_TRAVEL,
+    };
+    const steps = chainOf('parking', viewPlan(after(set('parking', lever))), 0);
+    // 350 N · 6 · 0.7 = 1470 N of 3.6 mm² at 90 GPa: 4.54 mm a metre, 1 m and 1.6 m stretch 11.8 mm, shoes 3 · 0.5; by 6.
+    expect(step(steps, 'Lever')).toMatchObject({
+      value: '80 mm',
+      note: expect.stringMatching(/^of 250 mm: shoes 9 mm, cables stretch 71 mm/) as string,
+    });
+    expect(step(steps, 'Foot').note).toMatch(/ allowed$/);
   });
 
   test('a parking brake shows what is asked where a limit is known, and says so where none is', () => {

@@ -1,7 +1,12 @@
 import { figure } from '@firm-line/core/lib/faults';
-import { combination, pushN } from '@firm-line/core/physics/hydraulics';
+import {
+  combination,
+  pushN,
+  type ParkingPull,
+  type ParkingTravel,
+} from '@firm-line/core/physics/hydraulics';
 import type { Plan, Sizing } from '@firm-line/core/plan';
-import { limitsOf, type LoadView, type PlanView } from '@firm-line/core/plan/results';
+import { limitsOf, parkingMostN, type LoadView, type PlanView } from '@firm-line/core/plan/results';
 import {
   formatLengthUnit,
   quantitiesIn,
@@ -162,18 +167,36 @@ const clutchChain = ({ plan, works }: PlanView, units: UnitSystem): Step[] => {
   ];
 };
 
+/** Where a parking lever's travel goes. */
+const leverStep = (
+  travel: ParkingTravel | null | undefined,
+  pull: ParkingPull | null,
+  units: UnitSystem,
+): Step[] => {
+  if (!travel || !pull) return [];
+  const length = (mm: number): string => formatLengthUnit(mm, units, 0);
+  return [
+    {
+      name: 'Lever',
+      value: length(pull.travelMm),
+      note: `of ${length(travel.strokeMm)}: shoes ${length(pull.liftMm)}, cables stretch ${length(pull.stretchMm)}. On hot drums ${length(pull.hotMm)}; as they cool it tightens by ${percent(pull.tightens)}`,
+    },
+  ];
+};
+
 const parkingChain = ({ plan, works }: PlanView): Step[] => {
-  const { parking, sizing } = plan;
+  const { parking, sizing, units } = plan;
   const { force, strong, torque } = wordsOf(plan);
   const at = works.parking;
   if (!at || parking?.by !== 'lever') return [];
   const limit = limitsOf(sizing!)?.parking;
   return [
     {
-      name: 'Hand',
+      name: parking.worked === 'foot' ? 'Foot' : 'Hand',
       value: force(parking.handN),
-      note: limit ? `${force(limit.handMostN)} allowed` : 'no limit known',
+      note: limit ? `${force(parkingMostN(parking, limit))} allowed` : 'no limit known',
     },
+    ...leverStep(parking.travel, at.pull, units),
     { name: 'Cable', value: strong(at.cableN), note: 'shared by two wheels' },
     {
       name: 'Wheel',

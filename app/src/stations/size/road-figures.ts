@@ -273,6 +273,12 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
         figure('tyreRadiusMm.rear'),
         figure('wheelbaseMm'),
         figure('mu'),
+        ...(typeof sizing.scrubMm === 'number' ? [figure('scrubMm')] : []),
+      ],
+      actions: [
+        typeof sizing.scrubMm === 'number'
+          ? { label: 'Scrub radius not known', path: 'scrubMm', to: null }
+          : { label: 'Add scrub radius', path: 'scrubMm', to: 0, open: ['scrubMm'] },
       ],
     },
     load('empty'),

@@ -1,10 +1,16 @@
+import type { ParkingTravel } from '@firm-line/core/physics/hydraulics';
 import {
   type ClutchSheet,
   type ParkingSheet,
   type SingleSheet,
   type TrailerSheet,
 } from '@firm-line/core/plan';
-import { numberPaths, TYPICAL_TRAILER_HEAT, typicalTrailer } from '@firm-line/core/plan/typical';
+import {
+  numberPaths,
+  TYPICAL_PARKING_TRAVEL,
+  TYPICAL_TRAILER_HEAT,
+  typicalTrailer,
+} from '@firm-line/core/plan/typical';
 import {
   brakeActions,
   brakeFigures,
@@ -106,16 +112,54 @@ export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
   { name: 'Lines', figures: hoseFigures('hose') },
 ];
 
+/** What moves between hand and shoes. */
+const travelFigures = (travel: ParkingTravel | null | undefined): FigureGroup => ({
+  name: 'Travel',
+  figures: travel
+    ? (['strokeMm', 'frontMm', 'rearMm', 'cableMm', 'liftMm'] as const).map((key) =>
+        figure(`travel.${key}`),
+      )
+    : [],
+  none: 'Enter cables and shoes to see how far the lever goes, cold and on hot drums.',
+  actions: travel
+    ? [
+        {
+          label: travel.equalizer ? 'No equalizer' : 'Has an equalizer',
+          path: 'travel.equalizer',
+          to: !travel.equalizer,
+        },
+        { label: 'Remove travel', path: 'travel', to: null },
+      ]
+    : [
+        {
+          label: 'Add travel',
+          path: 'travel',
+          to: TYPICAL_PARKING_TRAVEL,
+          open: numberPaths(TYPICAL_PARKING_TRAVEL, 'travel'),
+        },
+      ],
+});
+
 export const parkingFigures = (sheet: ParkingSheet): FigureGroup[] =>
   sheet.by === 'hydraulic'
     ? []
     : [
         {
           name: 'Hand and cable',
-          figures: [figure('handN'), figure('leverRatio'), figure('efficiency')],
+          figures: [
+            figure('handN', sheet.worked === 'foot' ? 'Foot' : 'Hand'),
+            figure('leverRatio'),
+            figure('efficiency'),
+          ],
+          actions: [
+            sheet.worked === 'foot'
+              ? { label: 'Worked by hand', path: 'worked', to: 'hand' }
+              : { label: 'Worked by foot', path: 'worked', to: 'foot' },
+          ],
         },
         {
           name: 'At the wheel',
           figures: [figure('shoeRatio'), figure('brakeFactor'), figure('drumRadiusMm')],
         },
+        travelFigures(sheet.travel),
       ];

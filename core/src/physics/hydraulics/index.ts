@@ -35,7 +35,14 @@ export {
   type ParkingLimit,
   type ResidualBrakingRule,
 } from './rules.ts';
-export { parking, type ParkingInput, type ParkingSize } from './parking.ts';
+export {
+  parking,
+  parkingPull,
+  type ParkingInput,
+  type ParkingPull,
+  type ParkingSize,
+  type ParkingTravel,
+} from './parking.ts';
 export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
 export { APPLICATIONS, RESERVE_SOURCE, reserveOf, type Reserve } from './reserve.ts';

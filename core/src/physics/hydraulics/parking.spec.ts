@@ -1,5 +1,5 @@
 import { LINES, VAN } from '../../testing/van.ts';
-import { size, combination, limitsFor, parking, single } from './index.ts';
+import { size, combination, limitsFor, parking, single, parkingPull } from './index.ts';
 
 describe('levers of their own, the parking brake, combination valves', () => {
   // 150 N, 5 to 1, 90 %: 675 N on 197.9 mm² is 3.41 MPa; one 34 mm piston a side, µ 0.4, 115 mm: 2·0.4·3.41·907.9·115 = 284.9 N·m.
@@ -112,5 +112,56 @@ describe('a parking brake on a slope', () => {
     expect(parking({ ...brake, handN: 100 }, stands).holdsGrade).toBe(
       parking({ ...brake, handN: 100 }).holdsGrade,
     );
+  });
+});
+
+describe('the travel of a parking lever', () => {
+  const lever = { leverRatio: 6, shoeRatio: 3, drumRadiusMm: 114 };
+  const travel = {
+    strokeMm: 250,
+    frontMm: 1000,
+    rearMm: 2000,
+    cableMm: 3,
+    liftMm: 0.5,
+    equalizer: true,
+  };
+  // Hooke by hand: 0.4·3² = 3.6 mm² of 90 GPa, so 1680 N stretch 5.185 mm a metre; behind, half of that, twice for its casing: 10.37.
+  test('stretch and lift by hand', () => {
+    const pull = parkingPull(lever, { cableN: 1680 }, travel);
+    expect(pull.stretchMm).toBeCloseTo(6 * 15.556, 1);
+    expect(pull.liftMm).toBeCloseTo(9, 9);
+    expect(pull.travelMm).toBeCloseTo(pull.stretchMm + 9, 9);
+  });
+  // Cast iron 11e-6: 114 mm grow by 0.188 mm in 150 K, 0.564 mm at the cable, 3.39 at the hand.
+  test('a hot drum takes more travel, and what it gives back cold pulls harder', () => {
+    const pull = parkingPull(lever, { cableN: 1680 }, travel);
+    expect(pull.hotMm - pull.travelMm).toBeCloseTo(3.39, 2);
+    expect(pull.tightens).toBeCloseTo(0.564 / 15.556, 3);
+  });
+  test('a thicker cable stretches by the square less, and none at all takes only its lift', () => {
+    const at = (more: Partial<typeof travel>): number =>
+      parkingPull(lever, { cableN: 1680 }, { ...travel, ...more }).stretchMm;
+    expect(at({ cableMm: 6 })).toBeCloseTo(at({}) / 4, 9);
+    expect(at({ frontMm: 0, rearMm: 0 })).toBe(0);
+  });
+  test('one wheel alone holds half of the force', () => {
+    const of = (share: number): number =>
+      parking({
+        ...lever,
+        handN: 400 * share,
+        efficiency: 0.7,
+        brakeFactor: 2.4,
+        tyreRadiusMm: 320,
+        massKg: 1900,
+      }).holdsGrade!;
+    const whole = parking({
+      ...lever,
+      handN: 400,
+      efficiency: 0.7,
+      brakeFactor: 2.4,
+      tyreRadiusMm: 320,
+      massKg: 1900,
+    });
+    expect(whole.oneWheelGrade).toBeCloseTo(of(0.5), 9);
   });
 });

@@ -32,6 +32,18 @@ export {
   type WheelReadings,
 } from './wheel.ts';
 export {
+  BREAKER_NEAR_MM,
+  carriesA,
+  dropV,
+  sizesLike,
+  supplyFit,
+  WIRE_SIZES,
+  wireSizeName,
+  type SupplyFit,
+  type SupplyRun,
+  type WireSize,
+} from './wire-size.ts';
+export {
   TEST_WORDS,
   wireVerdict,
   WIRE_JOBS,

@@ -107,6 +107,7 @@ function calls(plan: Plan): EditCall[] {
       },
     },
     { edit: 'changePushrodPlay', with: { patch: { coldMm: 1 } } },
+    { edit: 'setSupply', with: { to: null } },
   ];
   const id = 'line-r1';
   const r1 = plan.lines.find((line) => line.id === id)!;

@@ -1,4 +1,5 @@
 import { freshOrder } from '../model/index.ts';
+import type { SupplyRun } from '../../physics/wheel-ends/index.ts';
 import type { LogEntry, Order, Plan, PushrodPlay, StockPiece, Trial } from '../model/index.ts';
 import { freshId } from './fresh-id.ts';
 import { addRecord, putRecord, removeRecord } from './records.ts';
@@ -39,6 +40,11 @@ export const LIST_EDITS = {
   ): Plan => removeRecord(removeRecord(plan, 'ownItem', id), 'order', key),
   recordLogEntry: (plan: Plan, { entry }: { readonly entry: Omit<LogEntry, 'id'> }): Plan =>
     addRecord(plan, 'logEntry', { id: freshId(plan, 'entry'), ...entry }),
+  /** Wire and breaker of the actuator, or none. */
+  setSupply: (plan: Plan, { to }: { readonly to: SupplyRun | null }): Plan => ({
+    ...plan,
+    wheelEnds: { ...plan.wheelEnds, supply: to },
+  }),
   changePushrodPlay: (plan: Plan, { patch }: { readonly patch: Partial<PushrodPlay> }): Plan => ({
     ...plan,
     wheelEnds: { ...plan.wheelEnds, play: { ...plan.wheelEnds.play, ...patch } },

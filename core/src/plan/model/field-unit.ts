@@ -25,6 +25,7 @@ const SYMBOLS = {
   min: 'min',
   s: 's',
   V: 'V',
+  A: 'A',
   px: 'px',
 } as const;
 
@@ -51,6 +52,8 @@ const ENDINGS: readonly (readonly [RegExp, Unit])[] = [
   [/^minutes$/, 'min'],
   [/^seconds$/, 's'],
   [/Px$/, 'px'],
+  [/[a-z]V$/, 'V'],
+  [/[a-z]A$/, 'A'],
 ];
 
 /** The unit that a field's name ends in; undefined where it is a plain number or no figure. */

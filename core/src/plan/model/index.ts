@@ -26,6 +26,7 @@ export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './clearances.ts';
 export * from './wheel-ends.ts';
+export * from './wiring.ts';
 export * from './filling.ts';
 export * from './floor.ts';
 export * from './proving.ts';

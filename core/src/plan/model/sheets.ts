@@ -1,6 +1,13 @@
-import type { Brake, ParkingInput, Pedal, Rotor } from '../../physics/hydraulics/index.ts';
+import type {
+  Brake,
+  ParkingInput,
+  ParkingTravel,
+  Pedal,
+  Rotor,
+} from '../../physics/hydraulics/index.ts';
 import {
   byKind,
+  flag,
   list,
   name,
   nullable,
@@ -81,7 +88,13 @@ export interface ClutchSheet extends EstimatedFigures {
 /** What holds the vehicle when nobody does. */
 export type ParkingSheet = EstimatedFigures &
   (
-    | ({ readonly by: 'lever' } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>)
+    | ({
+        readonly by: 'lever';
+        /** Not there: by hand. */
+        readonly worked?: 'hand' | 'foot';
+        /** What moves between hand and shoes; not there while nobody has measured it. */
+        readonly travel?: ParkingTravel | null;
+      } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>)
     | { readonly by: 'hydraulic' }
   );
 
@@ -138,6 +151,14 @@ export const CLUTCH = record<ClutchSheet>()({
   hose: told('Hose', HOSE_FIGURES),
   open: told('Estimates', GUESSES),
 });
+export const PARKING_TRAVEL = record<ParkingTravel>()({
+  strokeMm: told('Lever travel, at the grip or pad', over(1000), { usual: [20, 600] }),
+  frontMm: told('Front cable', number(0, 20_000), { usual: [0, 10000] }),
+  rearMm: told('Rear cable, one', number(0, 20_000), { usual: [0, 10000] }),
+  cableMm: told('Cable thickness', over(50), { usual: [1, 12] }),
+  liftMm: told('Shoe to its drum', number(0, 100), { usual: [0, 10] }),
+  equalizer: told('Equalizer', flag),
+});
 export const PARKING = byKind<ParkingSheet>()('by', {
   hydraulic: { open: told('Estimates', GUESSES) },
   lever: {
@@ -147,6 +168,8 @@ export const PARKING = byKind<ParkingSheet>()('by', {
     shoeRatio: told('Shoe lever ratio', over(100), { usual: [0.5, 20] }),
     brakeFactor: told('Brake factor', over(100), { usual: [0.1, 20] }),
     drumRadiusMm: told('Drum radius', over(1000), { usual: [10, 1000] }),
+    worked: told('Worked by', optional(oneOf(['hand', 'foot']))),
+    travel: told('Travel', optional(nullable(PARKING_TRAVEL))),
     open: told('Estimates', GUESSES),
   },
 });

@@ -70,6 +70,8 @@ export interface Sizing extends EstimatedFigures {
   readonly bar?: { readonly least: number; readonly most: number } | null;
   /** What the heat of stops goes into; not there while nobody has begun it. */
   readonly heat?: HeatSheet | null;
+  /** Middle of a front tire's contact from its steering axis at the road, outward; less than nothing: inward. Not there while it is not known. */
+  readonly scrubMm?: number | null;
   /** Lamps that tell a failed circuit or low fluid, and the parking brake on. */
   readonly lamps?: { readonly circuit: boolean; readonly parking: boolean };
 }
@@ -292,6 +294,9 @@ export const SIZING = record<Sizing>()({
     ),
   ),
   heat: told('Heat', optional(nullable(HEAT))),
+  scrubMm: told('Scrub radius, outward', optional(nullable(number(-1000, 1000))), {
+    usual: [-150, 150],
+  }),
   lamps: told(
     'Warning lamps',
     optional(

@@ -2,19 +2,17 @@ import {
   HUB_KINDS,
   HUB_SCHOOLS,
   NUT_SEATS,
-  WIRE_JOBS,
-  WIRE_NAMES,
   type CableReadings,
   type HubKind,
   type HubSchool,
   type LoadReadings,
   type Shims,
   type StackBolt,
+  type SupplyRun,
   type Studs,
   type WheelReadings,
-  type WireJob,
-  type WireTest,
 } from '../../physics/wheel-ends/index.ts';
+import { SUPPLY_RUN, WIRE, type Wire } from './wiring.ts';
 import { CLEARANCES, type Clearance } from './clearances.ts';
 import {
   choice,
@@ -31,9 +29,7 @@ import {
   over,
   ownerRef,
   record,
-  text,
   told,
-  noted,
 } from './field.ts';
 
 /** A caliper over its disc, as it was measured. */
@@ -86,14 +82,6 @@ export interface Cable extends CableReadings {
   /** Slack at the lever after twenty pulls; null until they were made. */
   readonly slackAfterMm: number | null;
 }
-/** A wire of a trailer's actuator. */
-export interface Wire {
-  readonly id: string;
-  readonly job: WireJob;
-  readonly colour: string;
-  readonly terminal: string;
-  readonly volts: Readonly<Record<WireTest, number | null>>;
-}
 /** What was loaded to see that it holds. */
 export interface ProofLoad extends LoadReadings {
   readonly id: string;
@@ -112,6 +100,8 @@ export interface WheelEnds {
   readonly hubs: readonly HubFit[];
   readonly cables: readonly Cable[];
   readonly wires: readonly Wire[];
+  /** Wire and breaker of a trailer's actuator; not there while nobody has begun it. */
+  readonly supply?: SupplyRun | null;
   readonly loads: readonly ProofLoad[];
   readonly play: PushrodPlay;
 }
@@ -129,7 +119,6 @@ const SIDES = { left: 'the left side', right: 'the right side', either: 'either 
 const gap = number(0, 100);
 const reading = number(-1000, 1000);
 const span = number(0, 10_000);
-const volts = nullable(number(-50, 50));
 export const STACK_BOLT = record<StackBolt>()({
   lengthMm: told('Bolt, under its head', over(1000), { usual: [1, 500] }),
   gripMm: told('Bracket and ear, thickness', gap),
@@ -252,33 +241,6 @@ export const CABLE = record<Cable>()(
   },
   { about: { kind: 'cable', prefix: 'cable', noun: 'cable', named: ({ name }) => name } },
 );
-/** Of vehicles on 12 and 24 V. */
-const VOLTS = { unit: 'V', likely: [0, 30] } as const;
-export const WIRE = record<Wire>()(
-  {
-    id,
-    job: told('Function', oneOf(WIRE_JOBS, WIRE_NAMES)),
-    colour: told('Color as found', text),
-    terminal: told('Terminal', noted(text)),
-    volts: told(
-      'Volts',
-      record<Wire['volts']>()({
-        rest: told('At rest', volts, VOLTS),
-        half: told('Half braking', volts, VOLTS),
-        full: told('Full braking', volts, VOLTS),
-        pulled: told('Breakaway pulled', volts, VOLTS),
-      }),
-    ),
-  },
-  {
-    about: {
-      kind: 'wire',
-      prefix: 'wire',
-      noun: 'wire',
-      named: ({ job, colour }) => `${job} ${colour}`.trim(),
-    },
-  },
-);
 export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
   {
     id,
@@ -312,6 +274,7 @@ export const WHEEL_ENDS = record<WheelEnds>()({
   wheels: told('Wheels', list(WHEEL_FIT, 100)),
   hubs: told('Hubs', list(HUB_FIT, 100)),
   cables: told('Parking brake cables', list(CABLE, 50)),
+  supply: told('Supply of the actuator', optional(nullable(SUPPLY_RUN))),
   wires: told('Trailer wires', list(WIRE, 100)),
   loads: told('Proof loads', list(PROOF_LOAD_TAKEN, 200)),
   play: told('Pedal and pushrod', PUSHROD_PLAY),

@@ -3,7 +3,7 @@ export { isSpareBleeder, type BleedNet } from './bleed-net.ts';
 export { pressureOf, type CircuitPressure } from './pressures.ts';
 export { levelOf, type ResidualView } from './residual-view.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
-export { BULK_GPA } from './sheets.ts';
+export { BULK_GPA, parkingMostN } from './sheets.ts';
 export {
   loadAt,
   LOADS,

@@ -2,12 +2,11 @@ import { derive } from '../../lib/derive/index.ts';
 import type {
   ClutchSize,
   Heating,
-  ParkingSize,
   SingleSize,
   TrailerSize,
 } from '../../physics/hydraulics/index.ts';
 import type { LineView } from '../layout/line-view.ts';
-import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
+import { clutchView, parkingView, singleView, trailerView, type ParkingHeld } from './sheets.ts';
 import { trailerHeatView } from './heat-view.ts';
 import type { Plan, TrailerSheet } from '../model/index.ts';
 
@@ -23,7 +22,7 @@ export interface SheetResults {
   /** In the order of the plan's `singles`. */
   readonly singles: readonly SingleSize[];
   readonly clutch: ClutchSize | null;
-  readonly parking: ParkingSize | null;
+  readonly parking: ParkingHeld | null;
 }
 
 function trailerResults(

@@ -2,17 +2,20 @@ import {
   clutch,
   GRAVITY_MS2,
   parking,
+  parkingPull,
   single,
   sumMl,
   takenMl,
   trailer,
   type Brake,
   type ClutchSize,
+  type ParkingLimit,
+  type ParkingPull,
   type ParkingSize,
   type SingleSize,
   type TrailerSize,
 } from '../../physics/hydraulics/index.ts';
-import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
+import type { ClutchSheet, ParkingSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
 import type { LineView } from '../layout/line-view.ts';
 import { linesWith } from './sizing.ts';
 
@@ -79,13 +82,21 @@ export function clutchView(
 }
 
 /** What the parking brake holds, laden, on the rear wheels; null where it is hydraulic or the vehicle's figures are not there. */
+/** The most force that a rule allows on it, by hand or by foot, N. */
+export const parkingMostN = (
+  { worked }: Extract<ParkingSheet, { by: 'lever' }>,
+  limit: ParkingLimit,
+): number => (worked === 'foot' ? limit.footMostN : limit.handMostN);
+/** What a parking brake holds, and where its lever's travel goes; null where that was not measured. */
+export type ParkingHeld = ParkingSize & { readonly pull: ParkingPull | null };
 export const parkingView = ({
   sizing,
   parking: sheet,
-}: Pick<Plan, 'sizing' | 'parking'>): ParkingSize | null =>
-  sizing && sheet?.by === 'lever'
-    ? parking(
-        { ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear },
-        { ...sizing.laden, wheelbaseMm: sizing.wheelbaseMm, mu: sizing.mu },
-      )
-    : null;
+}: Pick<Plan, 'sizing' | 'parking'>): ParkingHeld | null => {
+  if (!sizing || sheet?.by !== 'lever') return null;
+  const size = parking(
+    { ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear },
+    { ...sizing.laden, wheelbaseMm: sizing.wheelbaseMm, mu: sizing.mu },
+  );
+  return { ...size, pull: sheet.travel ? parkingPull(sheet, size, sheet.travel) : null };
+};

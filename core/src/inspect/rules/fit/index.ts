@@ -7,6 +7,8 @@ import { cableHand } from './cable-hand.ts';
 import { cableLength } from './cable-length.ts';
 import { earlierChanges } from './earlier-changes.ts';
 import { wireRange } from './wire-range.ts';
+import { supplyThin } from './supply-thin.ts';
+import { breakerWrong } from './breaker-wrong.ts';
 import { breakawayUntested } from './breakaway-untested.ts';
 import { proofLoad } from './proof-load.ts';
 import { sheetAwaited } from './sheet-awaited.ts';
@@ -49,6 +51,8 @@ export const FIT_RULES = [
   cableHand,
   cableLength,
   wireRange,
+  supplyThin,
+  breakerWrong,
   breakawayUntested,
   proofLoad,
   sheetAwaited,

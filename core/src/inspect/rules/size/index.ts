@@ -9,6 +9,8 @@ import { leverStroke } from './lever-stroke.ts';
 import { overRating } from './over-rating.ts';
 import { parkingHydraulic } from './parking-hydraulic.ts';
 import { parkingMissing } from './parking-missing.ts';
+import { diagonalScrub } from './diagonal-scrub.ts';
+import { parkingTravel } from './parking-travel.ts';
 import { parkingWeak } from './parking-weak.ts';
 import { pedalStroke } from './pedal-stroke.ts';
 import { rearLocksFirst } from './rear-locks-first.ts';
@@ -38,6 +40,8 @@ export const SIZE_RULES = [
   trailerBrakes,
   clutchTravel,
   parkingWeak,
+  parkingTravel,
+  diagonalScrub,
   parkingMissing,
   lampMissing,
   drawingDiffers,

@@ -1,5 +1,5 @@
 import { figure } from '../../../lib/faults/index.ts';
-import { limitsOf } from '../../../plan/results/index.ts';
+import { limitsOf, parkingMostN } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
@@ -22,10 +22,12 @@ export const parkingWeak = defineRule({
         'stop',
         `Laden, the parking brake holds on ${figure(100 * holdsGrade, 0)} % and ${figure(100 * limit.grade, 0)} % is required (${limit.source}).`,
       );
-    return plan.parking.handN > limit.handMostN
+    const { handN, worked = 'hand' } = plan.parking;
+    const most = parkingMostN(plan.parking, limit);
+    return handN > most
       ? finding(
           'caution',
-          `${force(plan.parking.handN)} of hand force is over the ${force(limit.handMostN)} allowed (${limit.source}).`,
+          `${force(handN)} of ${worked} force is over the ${force(most)} allowed (${limit.source}).`,
         )
       : [];
   },

@@ -1,0 +1,27 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { supplyFit, wireSizeName } from '../../../physics/wheel-ends/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** Wires of an actuator in which too much is lost, or that carry less than it draws. Source: 2·I·L·ρ/A; tables after DIN 72551, from memory. */
+export const supplyThin = defineRule({
+  id: 'supply-thin',
+  station: 'fit',
+  about: 'plan',
+  reads: ['plan.wheelEnds'],
+  judge: ({ plan: { wheelEnds } }) => {
+    const { supply } = wheelEnds;
+    if (!supply) return null;
+    const { dropV, mostV, carriesA, take } = supplyFit(supply);
+    const { currentA } = supply;
+    const advice = take ? `Take ${wireSizeName(take)} for both.` : 'Bring the battery nearer.';
+    const hot = currentA > carriesA;
+    if (!hot && dropV <= mostV) return null;
+    return {
+      level: hot ? 'stop' : 'caution',
+      where: 'Actuator supply',
+      text: hot
+        ? `The actuator draws ${figure(currentA)} A, and the thinner wire carries ${figure(carriesA, 0)} A for long. It gets hot and can burn. ${advice}`
+        : `At ${figure(currentA)} A the wires lose ${figure(dropV, 2)} V there and back, and ${figure(mostV, 2)} V is the most for full braking. ${advice}`,
+    };
+  },
+});
