@@ -2,9 +2,13 @@ import { applyEdit, emptyPlan, type EditCall, type Plan } from '../plan/index.ts
 import { TYPICAL_PARKING_TRAVEL, typicalSizing } from '../plan/typical.ts';
 import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { demo } from '../testing/demo-plans.ts';
+import type { Disc } from '../physics/hydraulics/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
+import { defaultsFor, setOut } from '../proposals/set-out/index.ts';
 import { inspect } from './index.ts';
 
 const gannet = demo('gannet');
+const FRESH = { id: 'p', now: '2026-12-02T00:00:00.000Z' };
 const said = (plan: Plan, rule: string): string[] =>
   inspect(plan)
     .filter((snag) => snag.rule === rule)
@@ -91,5 +95,66 @@ describe('the scrub radius of a diagonal split', () => {
     expect(Number(torque)).toBeCloseTo(0.03 * Number(force), 0);
     // Laden the whole vehicle at z 0.3 is 1,900 · 9.81 · 0.3 = 5.6 kN: one front wheel has most of it, and not all.
     expect(Number(force)).toBeGreaterThan(2000);
+  });
+});
+
+describe('the brakes of motorcycles and trailers by their rules', () => {
+  const fresh = (vehicle: 'motorcycle' | 'aircraft' | 'trailer'): Plan =>
+    setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
+  /** One lever's brake made so much stronger or weaker by its disc. */
+  const disc = (plan: Plan, i: number, by: number): Plan => ({
+    ...plan,
+    singles: plan.singles.map((sheet, at) => {
+      const brake = sheet.brake as Disc;
+      return at === i
+        ? { ...sheet, brake: { ...brake, effectiveRadiusMm: by * brake.effectiveRadiusMm } }
+        : sheet;
+    }),
+  });
+  /** What a lever alone does at a force, m/s², by hand: p·A·2·µ·r/R over the whole weight. */
+  const ms2 = (plan: Plan, i: number, forceN: number): number => {
+    const { lever, boreMm, brake, tyreRadiusMm } = plan.singles[i]!;
+    const { pistonsMm, padMu, effectiveRadiusMm } = brake as Disc;
+    const area = (mm: number): number => (Math.PI / 4) * mm * mm;
+    const push = (forceN * lever.ratio * lever.efficiency) / area(boreMm);
+    const clamp = push * pistonsMm.reduce((sum, mm) => sum + area(mm), 0);
+    const mass = plan.singles.reduce((sum, { loadKg }) => sum + loadKg, 0);
+    return (2 * padMu * clamp * effectiveRadiusMm) / tyreRadiusMm / mass;
+  };
+  // UN R78 annex 3, each brake by itself: 4.4 m/s² with 200 N by hand, 2.9 with 350 N by foot (from memory).
+  test.each([
+    [0, 200, 4.4],
+    [1, 350, 2.9],
+  ])('brake %i alone with %i N must reach %p m/s²', (i, forceN, least) => {
+    const plan = fresh('motorcycle');
+    const exactly = least / ms2(plan, i, forceN);
+    const at = (by: number): string[] =>
+      said(disc(plan, i, by * exactly), 'motorcycle-weak').filter((text) =>
+        text.includes(`${forceN} N`),
+      );
+    expect(at(1.01)).toEqual([]);
+    expect(at(0.98)).toEqual([expect.stringMatching(/^stop: .* alone slows the motorcycle/)]);
+  });
+  test('two toe brakes of an aircraft are no motorcycle', () => {
+    expect(said(disc(fresh('aircraft'), 0, 0.01), 'motorcycle-weak')).toEqual([]);
+  });
+  test('a trailer makes half of the weight on its wheels, or is told', () => {
+    const plan = fresh('trailer');
+    const weak = (by: number): string[] =>
+      said(
+        {
+          ...plan,
+          trailer: { ...plan.trailer!, actuatorMPa: plan.trailer!.actuatorMPa * by },
+        },
+        'trailer-brakes',
+      ).filter((text) => /is required/.test(text));
+    const { axles } = viewPlan(plan).works.trailer!.laden;
+    const share =
+      axles.reduce((sum, { forceN }) => sum + forceN, 0) /
+      (plan.trailer!.axles.reduce((sum, { ladenKg }) => sum + ladenKg, 0) * 9.80665);
+    expect(weak(0.505 / share)).toEqual([]);
+    expect(weak(0.48 / share)).toEqual([
+      expect.stringMatching(/^caution: .* make 48 % of the weight .* 50 % is required/),
+    ]);
   });
 });

@@ -26,8 +26,10 @@ export { heating, type Heating, type HeatInput, type HotAxle, type Rotor } from 
 export { isEnough, withFailed, withoutBooster, type Failure } from './failure.ts';
 export { DEFAULT_BALANCE, limitsFor, mostAdhesion, stoppingM, usableZ } from './limits.ts';
 export {
-  MOTORCYCLE_LEFT,
+  MOTORCYCLE_BRAKES,
+  MOTORCYCLE_SOURCE,
   NO_DISTANCE,
+  TRAILER_RULE,
   RULES,
   type BalanceRule,
   type FadeRule,

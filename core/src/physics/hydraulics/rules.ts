@@ -1,5 +1,6 @@
 import type { Category } from '../../trade/categories.ts';
 import type { VehicleClass } from '../../trade/vehicle-classes.ts';
+import type { Axles } from './types.ts';
 
 /** How the adhesion that an axle uses is bounded. */
 export interface BalanceRule {
@@ -205,21 +206,20 @@ export const TRAILER_HILL: HillRule = {
   source: 'UN R13 annex 4, trailers (from memory)',
 };
 
-/** What the one brake of a motorcycle must do that is left when the other has failed, and each brake by itself. */
-export interface MotorcycleRule {
-  readonly mostM: (kmh: number) => number;
+/** What one brake of a motorcycle does by itself, the other not touched. */
+export interface MotorcycleBrake {
   readonly leastMs2: number;
-  readonly handMostN: number;
-  readonly footMostN: number;
-  readonly source: string;
+  /** Front brakes are worked by hand, rear ones by foot. Common practice. */
+  readonly by: 'hand' | 'foot';
+  readonly mostN: number;
 }
-export const MOTORCYCLE_LEFT: MotorcycleRule = {
-  mostM: (v) => 0.1 * v + 0.0117 * v * v,
-  leastMs2: 3.3,
-  handMostN: 250,
-  footMostN: 400,
-  source: 'UN R78 / FMVSS 122, partial failure (from memory)',
+export const MOTORCYCLE_BRAKES: Readonly<Axles<MotorcycleBrake>> = {
+  front: { leastMs2: 4.4, by: 'hand', mostN: 200 },
+  rear: { leastMs2: 2.9, by: 'foot', mostN: 350 },
 };
+export const MOTORCYCLE_SOURCE = 'UN R78 annex 3, each brake by itself (from memory)';
+/** Force of a trailer's brakes together, as a share of the weight on its wheels. */
+export const TRAILER_RULE = { share: 0.5, source: 'UN R13 annex 4, trailers (from memory)' };
 /** What is said of a kind of vehicle whose distances are not drawn. */
 export const NO_DISTANCE: Readonly<Partial<Record<Category, string>>> = {
   aircraft:
@@ -227,7 +227,7 @@ export const NO_DISTANCE: Readonly<Partial<Record<Category, string>>> = {
   competition:
     'Competition rules require two circuits and usually set no distance, so no limit is drawn.',
   motorcycle:
-    'One brake of a motorcycle alone must still reach 3.3 m/s², with 250 N by hand or 400 N by foot (UN R78 / FMVSS 122, from memory).',
+    'Each brake of a motorcycle alone must reach 4.4 m/s² in front with 200 N by hand, 2.9 m/s² behind with 350 N by foot (UN R78 annex 3); where both hang on one system and a part of it fails, 3.3 m/s² must be left (UN R78 / FMVSS 122; all from memory).',
   trailer:
     'A trailer’s brakes together must make half of the weight on its wheels, its parking brake hold 18 % (UN R13 annex 4, from memory).',
 };

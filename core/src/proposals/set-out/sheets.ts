@@ -150,9 +150,17 @@ export function sheetsOf(
   if (vehicle === 'motorcycle' || vehicle === 'aircraft') {
     const share = vehicle === 'motorcycle' ? 0.5 : 0.45;
     return {
-      singles: circuits.map(({ name, id }) => {
+      singles: circuits.map(({ name, id, axle }) => {
         const { open, ...single } = typicalSingle(name, id);
-        return { ...single, tyreRadiusMm: d.hubMm, loadKg: Math.round(share * ladenKg), open };
+        const own = { ...single, tyreRadiusMm: d.hubMm, loadKg: Math.round(share * ladenKg) };
+        // The front one does most of the work: two pistons a side. Common practice.
+        return vehicle === 'motorcycle' && axle === 'front'
+          ? {
+              ...own,
+              brake: { ...own.brake, pistonsMm: [30, 30] },
+              open: [...open, 'brake.pistonsMm.1'],
+            }
+          : { ...own, open };
       }),
     };
   }

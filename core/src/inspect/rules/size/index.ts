@@ -10,6 +10,7 @@ import { overRating } from './over-rating.ts';
 import { parkingHydraulic } from './parking-hydraulic.ts';
 import { parkingMissing } from './parking-missing.ts';
 import { diagonalScrub } from './diagonal-scrub.ts';
+import { motorcycleWeak } from './motorcycle-weak.ts';
 import { parkingTravel } from './parking-travel.ts';
 import { parkingWeak } from './parking-weak.ts';
 import { pedalStroke } from './pedal-stroke.ts';
@@ -41,6 +42,7 @@ export const SIZE_RULES = [
   clutchTravel,
   parkingWeak,
   parkingTravel,
+  motorcycleWeak,
   diagonalScrub,
   parkingMissing,
   lampMissing,

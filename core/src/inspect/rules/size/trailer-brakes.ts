@@ -1,9 +1,10 @@
 import { figure } from '../../../lib/faults/index.ts';
+import { GRAVITY_MS2, TRAILER_RULE } from '../../../physics/hydraulics/index.ts';
 import { LOADS } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
-/** An axle that locks at the actuator's full pressure, and an actuator too small for its brakes. */
+/** An axle that locks at the actuator's full pressure, brakes too weak for what is on the wheels, and an actuator too small for its brakes. */
 export const trailerBrakes = defineRule({
   id: 'trailer-brakes',
   station: 'size',
@@ -33,6 +34,17 @@ export const trailerBrakes = defineRule({
           ),
         );
     }
+    const share =
+      works.trailer.laden.axles.reduce((sum, { forceN }) => sum + forceN, 0) /
+      (trailer.axles.reduce((sum, { ladenKg }) => sum + ladenKg, 0) * GRAVITY_MS2);
+    if (share < TRAILER_RULE.share)
+      found.push(
+        finding(
+          'caution',
+          'Trailer, laden',
+          `At full pressure its brakes make ${figure(100 * share, 0)} % of the weight on its wheels, and ${100 * TRAILER_RULE.share} % is required (${TRAILER_RULE.source}). The towing vehicle would have to stop it.`,
+        ),
+      );
     const takes = works.trailer.laden.takenMl;
     if (takes > trailer.actuatorMl)
       found.push(
