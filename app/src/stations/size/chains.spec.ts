@@ -60,7 +60,11 @@ describe('the chain in words', () => {
     const { empty, laden } = viewPlan(plan).size!;
     const steps = roadChain(empty, plan.sizing!);
     // 67 kPa on 30,000 mm² is 2.01 kN, all of it used at this foot.
-    expect(step(steps, 'Booster')).toMatchObject({ value: '2 kN', note: 'added' });
+    expect(step(steps, 'Booster')).toMatchObject({
+      value: '2 kN',
+      // 2,010 N over (gain − 1)·ratio·efficiency of this pedal.
+      note: 'added; helps no further from 180 N of foot',
+    });
     expect(step(steps, 'Rear valve').note).toBe('knee 2.5 MPa, slope 0.4');
     expect(step(roadChain(laden, plan.sizing!), 'Road').value).not.toBe(step(steps, 'Road').value);
     const { size } = viewPlan(gannet()).size!.empty;

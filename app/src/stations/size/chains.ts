@@ -2,8 +2,10 @@ import { figure } from '@firm-line/core/lib/faults';
 import {
   combination,
   pushN,
+  runOutN,
   type ParkingPull,
   type ParkingTravel,
+  type SizeInput,
 } from '@firm-line/core/physics/hydraulics';
 import type { Plan, Sizing } from '@firm-line/core/plan';
 import { limitsOf, parkingMostN, type LoadView, type PlanView } from '@firm-line/core/plan/results';
@@ -31,6 +33,11 @@ function wordsIn(shown: ShownUnits) {
 const wordsOf = ({ units, ownUnits }: Plan) => wordsIn(shownUnits(units, ownUnits));
 const percent = (share: number): string => `${figure(100 * share, 0)} %`;
 
+function boosterWords({ pedal, booster }: SizeInput, force: (n: number) => string): string {
+  if (!booster) return 'the foot alone';
+  const ends = runOutN(pedal, booster);
+  return ends === null ? 'added' : `added; helps no further from ${force(ends)} of foot`;
+}
 /** From the foot to the road in one state of loading. */
 export function roadChain(
   { input, size, usableZ }: LoadView,
@@ -52,7 +59,7 @@ export function roadChain(
     {
       name: 'Booster',
       value: input.booster ? strong(push - lever) : 'none',
-      note: input.booster ? 'added' : 'the foot alone',
+      note: boosterWords(input, force),
     },
     {
       name: 'Master',

@@ -67,12 +67,16 @@ function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
           ...(boosterBy && 'mostN' in boosterBy
             ? [figure('boosterBy.mostN')]
             : [figure('booster.vacuumKPa'), figure('booster.diaphragmMm2')]),
+          ...(booster.jumpInN === undefined ? [] : [figure('booster.jumpInN')]),
           ...(boosterBy && 'chamberMl' in boosterBy ? [figure('boosterBy.chamberMl')] : []),
           ...(boosterBy?.kind === 'hydraulic' ? [figure('boosterBy.stops')] : []),
         ]
       : [],
     actions: [
       ...inOrOut('booster', booster, BOOSTER),
+      ...(booster && booster.jumpInN === undefined
+        ? [{ label: 'Add jump-in', path: 'booster.jumpInN', to: 300, open: ['booster.jumpInN'] }]
+        : []),
       ...ways.map(([to, label]) => ({
         label,
         path: 'boosterBy',

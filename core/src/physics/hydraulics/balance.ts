@@ -13,16 +13,25 @@ import {
   type SizeVehicle,
 } from './types.ts';
 
-/** Push on the master from the foot: lever, efficiency and what the booster adds until its vacuum is used up. */
+/** Push on the master from the foot: lever, efficiency and what the booster adds: its jump-in, then a share of the push, until its vacuum is used up. */
 export function pushN(
   { forceN, ratio, efficiency }: Omit<Pedal, 'strokeMm'>,
   booster?: Booster | null,
 ): number {
   const lever = forceN * ratio * efficiency;
-  const assist = booster
-    ? Math.min((booster.gain - 1) * lever, (booster.vacuumKPa * booster.diaphragmMm2) / 1000)
-    : 0;
-  return lever + assist;
+  if (!booster || lever <= 0) return lever;
+  return lever + Math.min((booster.jumpInN ?? 0) + (booster.gain - 1) * lever, mostHelpN(booster));
+}
+/** The most that a booster adds, N. */
+export const mostHelpN = ({ vacuumKPa, diaphragmMm2 }: Booster): number =>
+  (vacuumKPa * diaphragmMm2) / 1000;
+/** Foot force from which the booster helps no further; null where it adds nothing to what is pushed. */
+export function runOutN(
+  { ratio, efficiency }: Pick<Pedal, 'ratio' | 'efficiency'>,
+  booster: Booster,
+): number | null {
+  const more = (booster.gain - 1) * ratio * efficiency;
+  return more > 0 ? Math.max(0, mostHelpN(booster) - (booster.jumpInN ?? 0)) / more : null;
 }
 
 /** Pressure behind a proportioning valve. */

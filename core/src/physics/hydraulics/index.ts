@@ -7,6 +7,8 @@ export {
   pastValve,
   pressurePerN,
   pushN,
+  mostHelpN,
+  runOutN,
   type Braking,
 } from './balance.ts';
 export { BY_AXLE, type CircuitShare } from './circuits.ts';
@@ -47,7 +49,7 @@ export {
 } from './parking.ts';
 export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
-export { APPLICATIONS, RESERVE_SOURCE, reserveOf, type Reserve } from './reserve.ts';
+export { APPLICATIONS, RESERVE_SOURCE, reserveOf, squeezedKPa, type Reserve } from './reserve.ts';
 export { boreStressMPa } from './strength.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';

@@ -1,6 +1,16 @@
 import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
-import { APPLICATIONS, rearLeads, reserveOf, shareFor, usableZ, type SizeInput } from './index.ts';
+import {
+  APPLICATIONS,
+  pushN,
+  rearLeads,
+  reserveOf,
+  runOutN,
+  shareFor,
+  size,
+  usableZ,
+  type SizeInput,
+} from './index.ts';
 
 const gannet = viewPlan(demo('gannet')).size!.empty.input;
 const wheatear = viewPlan(demo('wheatear')).size!.empty.input;
@@ -66,5 +76,46 @@ describe('a balance bar', () => {
   });
   test('there is none of on a tandem', () => {
     expect(shareFor(gannet, [gannet.vehicle])).toBeNull();
+  });
+});
+
+describe('jump-in and run-out of a booster', () => {
+  const pedal = { forceN: 100, ratio: 4, efficiency: 0.9, strokeMm: 150 };
+  const booster = { gain: 4, vacuumKPa: 65, diaphragmMm2: 30_000 };
+  // By hand: 65 kPa on 30,000 mm² is 1,950 N; (4 − 1)·4·0.9 = 10.8 N of help for each N of foot: 180.6 N.
+  test('its help ends where the vacuum is used up, sooner by its jump-in', () => {
+    expect(runOutN(pedal, booster)).toBeCloseTo(1950 / 10.8, 6);
+    expect(runOutN(pedal, { ...booster, jumpInN: 300 })).toBeCloseTo(1650 / 10.8, 6);
+    expect(runOutN(pedal, { ...booster, gain: 1 })).toBeNull();
+    // From there on a newton of foot is worth its lever alone, 3.6 N.
+    const push = (forceN: number): number => pushN({ ...pedal, forceN }, booster);
+    expect(push(180) - push(170)).toBeCloseTo(10 * 4 * 3.6, 6);
+    expect(push(300) - push(290)).toBeCloseTo(36, 6);
+  });
+  test('jump-in comes at once, and not to a foot that does not push', () => {
+    const jumpy = { ...booster, jumpInN: 300 };
+    expect(pushN({ ...pedal, forceN: 0 }, jumpy)).toBe(0);
+    expect(pushN(pedal, jumpy) - pushN(pedal, booster)).toBeCloseTo(300, 9);
+    expect(pushN({ ...pedal, forceN: 1000 }, jumpy)).toBe(
+      pushN({ ...pedal, forceN: 1000 }, booster),
+    );
+  });
+  test('the air on its vacuum side is squeezed by the planned stroke: more of it by a small chamber', () => {
+    const plan = demo('gannet');
+    const at = (chamberMl: number | null): SizeInput =>
+      viewPlan({
+        ...plan,
+        sizing: {
+          ...plan.sizing!,
+          booster,
+          boosterBy: chamberMl === null ? null : { kind: 'vacuum', chamberMl },
+        },
+      }).size!.empty.input;
+    expect(at(null).booster!.vacuumKPa).toBe(65);
+    const now = at(2500);
+    // Boyle: (101.325 − 65)·2500 = p·(2500 − 30·stroke), the stroke that this very help makes.
+    const sweptMl = 30 * size(now).strokeMm;
+    expect(101.325 - now.booster!.vacuumKPa).toBeCloseTo((36.325 * 2500) / (2500 - sweptMl), 1);
+    expect(now.booster!.vacuumKPa).toBeLessThan(at(10_000).booster!.vacuumKPa);
   });
 });

@@ -25,7 +25,7 @@ export interface Reserve {
 
 const ATMOSPHERE_KPA = 1000 * ATMOSPHERE_MPA;
 /** Vacuum as the diaphragm has swept its way: the air left on its vacuum side is squeezed into what is left of it. */
-const squeezedKPa = (vacuumKPa: number, chamberMl: number, sweptMl: number): number =>
+export const squeezedKPa = (vacuumKPa: number, chamberMl: number, sweptMl: number): number =>
   chamberMl > sweptMl
     ? Math.max(
         0,

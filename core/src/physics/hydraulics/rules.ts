@@ -217,7 +217,7 @@ export const MOTORCYCLE_BRAKES: Readonly<Axles<MotorcycleBrake>> = {
   front: { leastMs2: 4.4, by: 'hand', mostN: 200 },
   rear: { leastMs2: 2.9, by: 'foot', mostN: 350 },
 };
-export const MOTORCYCLE_SOURCE = 'UN R78 annex 3, each brake by itself (from memory)';
+export const MOTORCYCLE_SOURCE = 'UN R78 annex 3, each brake alone (from memory)';
 /** Force of a trailer's brakes together, as a share of the weight on its wheels. */
 export const TRAILER_RULE = { share: 0.5, source: 'UN R13 annex 4, trailers (from memory)' };
 /** What is said of a kind of vehicle whose distances are not drawn. */
@@ -227,7 +227,7 @@ export const NO_DISTANCE: Readonly<Partial<Record<Category, string>>> = {
   competition:
     'Competition rules require two circuits and usually set no distance, so no limit is drawn.',
   motorcycle:
-    'Each brake of a motorcycle alone must reach 4.4 m/s² in front with 200 N by hand, 2.9 m/s² behind with 350 N by foot (UN R78 annex 3); where both hang on one system and a part of it fails, 3.3 m/s² must be left (UN R78 / FMVSS 122; all from memory).',
+    'Each brake of a motorcycle alone must reach 4.4 m/s² in front with 200 N by hand, 2.9 m/s² behind with 350 N by foot. Of one system for both, 3.3 m/s² must be left when a part fails (UN R78 / FMVSS 122, from memory).',
   trailer:
     'A trailer’s brakes together must make half of the weight on its wheels, its parking brake hold 18 % (UN R13 annex 4, from memory).',
 };

@@ -17,6 +17,8 @@ export interface Booster {
   readonly gain: number;
   readonly vacuumKPa: number;
   readonly diaphragmMm2: number;
+  /** Help that comes at once, before its reaction disc pushes back; none where it is not there. */
+  readonly jumpInN?: number;
 }
 export type Master =
   | {

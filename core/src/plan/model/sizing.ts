@@ -237,6 +237,7 @@ export const SIZING = record<Sizing>()({
         gain: told('Gain', number(1, 100), { usual: [1, 20] }),
         vacuumKPa: told('Vacuum at idle, as measured', number(0, 1000), { usual: [0, 101] }),
         diaphragmMm2: told('Diaphragm', number(0, 1e6), { usual: [100, 500000] }),
+        jumpInN: told('Jump-in, at its rod', optional(number(0, 10_000)), { usual: [0, 2000] }),
       }),
     ),
   ),

@@ -10,7 +10,6 @@ export {
   limitsOf,
   linesWith,
   plannedHoses,
-  boosterOf,
   sizeInputOf,
   type LoadName,
 } from './sizing.ts';

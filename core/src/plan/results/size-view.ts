@@ -63,11 +63,10 @@ const bypassed = ({ valveSheet }: Sizing, input: SizeInput, { share }: CircuitSh
   valveSheet?.bypass && share.front === 1 ? { ...input, rearValve: null } : input;
 
 function reserveView(
-  { boosterBy, master }: Sizing,
+  { booster, boosterBy, master }: Sizing,
   input: SizeInput,
   limits: Limits | null,
 ): Reserve | null {
-  const { booster } = input;
   return booster && boosterBy && 'chamberMl' in boosterBy
     ? reserveOf(
         { ...input, booster },

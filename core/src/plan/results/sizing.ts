@@ -1,5 +1,7 @@
 import {
   limitsFor,
+  size,
+  squeezedKPa,
   type Axle,
   type AxleLines,
   type Booster,
@@ -61,7 +63,7 @@ export const linesWith = (
 ): AxleLines => linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
 
 /** The booster as `size` reckons it: one that is not moved by vacuum helps up to what its sheet gives. */
-export function boosterOf({
+function boosterOf({
   booster,
   boosterBy,
 }: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
@@ -87,7 +89,7 @@ export function sizeInputOf(
   const [booster, rearValve] = [boosterOf(sizing), valveAt(sizing, share)];
   const linesAt = (axle: Axle): AxleLines =>
     linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
-  return {
+  return atFullStroke(sizing, {
     vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },
     pedal,
     booster,
@@ -99,5 +101,22 @@ export function sizeInputOf(
     mu,
     lines: { front: linesAt('front'), rear: linesAt('rear') },
     fluid: { bulkGPa },
-  };
+  });
+}
+/** More rounds than it takes for less help, less stroke and more vacuum to agree. */
+const ROUNDS = 4;
+/**
+ * A vacuum booster at the end of the planned stroke: its diaphragm has swept its way, and the air left on the vacuum side
+ * is squeezed into the rest of it. Source: Boyle.
+ */
+function atFullStroke({ booster, boosterBy, master }: Sizing, input: SizeInput): SizeInput {
+  if (!booster || !boosterBy || !('chamberMl' in boosterBy)) return input;
+  let now = input;
+  for (let i = 0; i < ROUNDS; i++) {
+    const strokeMm = Math.min(size(now).strokeMm, master.strokeMm);
+    const sweptMl = (booster.diaphragmMm2 * strokeMm) / 1000;
+    const vacuumKPa = squeezedKPa(booster.vacuumKPa, boosterBy.chamberMl, sweptMl);
+    now = { ...input, booster: { ...booster, vacuumKPa } };
+  }
+  return now;
 }
