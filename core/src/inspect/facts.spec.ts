@@ -128,7 +128,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
       'caution',
       after(gannet, sized('heat.rotor.front.fadeC', hottest - 1)),
       after(gannet, sized('heat.rotor.front.fadeC', hottest + 1)),
-      /6 km down 6 % at 30 km\/h, laden: the brakes reach 424 °C and fade from 423/,
+      /15 brakings from 88 to 44 km\/h, every 45 s, laden: the brakes reach 403 °C and fade from 402/,
     ],
     [
       'brakes-fade',

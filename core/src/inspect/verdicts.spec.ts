@@ -107,14 +107,14 @@ test.each<Row>([
     'gannet',
     'sizing.rear.cylinderMm',
     32,
-    'caution, Rear brakes: 15 brakings from 88 to 44 km/h, every 45 s, laden: the brakes reach 415 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13-H annex 3, type I (from memory). The pad maker’s sheet takes priority.',
+    'caution, Rear brakes: 15 brakings from 88 to 44 km/h, every 45 s, laden: the brakes reach 402 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13-H annex 3, type I (from memory). The pad maker’s sheet takes priority.',
   ],
   [
     'brakes-fade',
     'gannet',
     'sizing.rear.cylinderMm',
-    32,
-    'caution, Rear brakes: 6 km down 6 % at 30 km/h, laden: the brakes reach 365 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13 type II (from memory), no engine braking. The pad maker’s sheet takes priority.',
+    40,
+    'caution, Rear brakes: 6 km down 6 % at 30 km/h, laden: the brakes reach 433 °C and fade from 360. Use heavier discs or drums, other pads, or air ducts. Source: UN R13 type II (from memory), no engine braking. The pad maker’s sheet takes priority.',
   ],
   [
     'clutch-travel',

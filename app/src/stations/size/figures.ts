@@ -1,4 +1,4 @@
-import { type Brake } from '@firm-line/core/physics/hydraulics';
+import type { Brake, Rotor } from '@firm-line/core/physics/hydraulics';
 import { typicalBrake } from '@firm-line/core/plan/typical';
 
 /** One figure that is an input, by its path in its sheet; `label` where what it is called depends on what stands around it. */
@@ -42,6 +42,16 @@ export const rotorFigures = (path: string, which: string, { kind }: Brake): Figu
   figure(`${path}.widthMm`, kind === 'disc' ? 'Swept width' : 'Width'),
   figure(`${path}.fadeC`, `${which} linings fade above`),
 ];
+/** A disc with vanes or without; a drum has none. */
+export const ventAction = (
+  path: string,
+  which: string,
+  { kind }: Brake,
+  { vented = false }: Rotor,
+): FigureAction[] =>
+  kind === 'disc'
+    ? [{ label: `${which}: ${vented ? 'solid' : 'vented'}`, path: `${path}.vented`, to: !vented }]
+    : [];
 export const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
   figure(`${path}.hoseMm`, label),
   figure(`${path}.hoseMlPerMPaM`),

@@ -8,6 +8,7 @@ import {
   figure,
   pedalFigures,
   rotorFigures,
+  ventAction,
   type FigureAction,
   type FigureGroup,
 } from './figures';
@@ -190,6 +191,8 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
           },
       ...(heat
         ? [
+            ...ventAction('heat.rotor.front', 'Front discs', front, heat.rotor.front),
+            ...ventAction('heat.rotor.rear', 'Rear discs', rear, heat.rotor.rear),
             heat.fluidC === null
               ? { label: 'Fluid was measured', path: 'heat.fluidC', to: 100, open: ['heat.fluidC'] }
               : { label: 'Fluid not measured', path: 'heat.fluidC', to: null },

@@ -19,6 +19,7 @@ import {
   figure,
   pedalFigures,
   rotorFigures,
+  ventAction,
   type FigureGroup,
 } from './figures';
 
@@ -59,6 +60,7 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
         : [],
       none: 'Enter discs or drums to calculate heat: one stop and a long hill.',
       actions: [
+        ...(heat ? ventAction('heat.rotor', 'Discs', axles[0]!.brake, heat.rotor) : []),
         heat
           ? { label: 'Remove discs or drums', path: 'heat', to: null }
           : {

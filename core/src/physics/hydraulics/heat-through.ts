@@ -97,11 +97,17 @@ interface Parts {
   /** The layer that meets the air. */
   readonly cooled: number;
 }
-/** To the air and by radiation, W/K, at a temperature of what is cooled. Source: Stefan and Boltzmann. */
-function airWK({ slab: { faceM2 }, ambientC }: Parts, surfaceC: number, coolsWm2K: number): number {
+/** What a surface radiates to what is round it, W/(m²·K) of the difference between both. Source: Stefan and Boltzmann. */
+export function radiatesWm2K(surfaceC: number, ambientC: number): number {
   const [surface, air] = [surfaceC + KELVIN, ambientC + KELVIN];
-  return faceM2 * (coolsWm2K + EMISSIVITY * STEFAN * (surface ** 2 + air ** 2) * (surface + air));
+  return EMISSIVITY * STEFAN * (surface ** 2 + air ** 2) * (surface + air);
 }
+/** To the air and by radiation, W/K, at a temperature of what is cooled. */
+const airWK = (
+  { slab: { faceM2 }, ambientC }: Parts,
+  surfaceC: number,
+  coolsWm2K: number,
+): number => faceM2 * (coolsWm2K + radiatesWm2K(surfaceC, ambientC));
 /** The layers after a while: each ties to its neighbors, the first to the pads, one to the air. */
 function layersAfter(
   parts: Parts,

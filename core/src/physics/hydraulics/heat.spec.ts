@@ -22,13 +22,22 @@ describe('heat of braking', () => {
     expect(peakC('stop')).toBeCloseTo(20 + (1_367_187.5 * 0.7) / (2 * 7 * 500), 6);
     expect(peakC('stop', 1)).toBeCloseTo(20 + (1_367_187.5 * 0.3) / (2 * 5 * 500), 6);
   });
-  test('repeated braking is the geometric series of its textbook formula', () => {
+  /** What a disc of this size radiates at a temperature, W, by the law of Stefan and Boltzmann and an emissivity of 0.55, on its own. */
+  const radiatesW = (celsius: number): number =>
+    0.55 * 5.670374e-8 * coolsM2('disc', rotor) * ((celsius + 273.15) ** 4 - 293.15 ** 4);
+  test('repeated braking is the geometric series of its textbook formula, less what is radiated', () => {
     // Limpert, repeated braking: after n stops ΔT·(1 − e^(−n·b·t))/(1 − e^(−b·t)), b = h·A/(m·c) (from memory).
     const from = 120;
     const rise = (slowingJ(1500, from, from / 2) * 0.7) / (2 * 7 * 500);
-    const b = (coolingWm2K('disc', 280, 0.75 * from) * coolsM2('disc', rotor)) / (7 * 500);
-    const peak = 20 + (rise * (1 - Math.exp(-15 * b * 45))) / (1 - Math.exp(-b * 45));
-    expect(peakC('repeated')).toBeCloseTo(peak, 6);
+    const air = coolingWm2K('disc', 280, 0.75 * from) * coolsM2('disc', rotor);
+    const series = (wK: number): number => {
+      const b = wK / (7 * 500);
+      return 20 + (rise * (1 - Math.exp(-15 * b * 45))) / (1 - Math.exp(-b * 45));
+    };
+    const peak = peakC('repeated');
+    expect(peak).toBeLessThan(series(air));
+    // As if it radiated all the time as it does at its hottest.
+    expect(peak).toBeGreaterThan(series(air + radiatesW(peak) / (peak - 20)));
     expect(of('repeated').curve).toHaveLength(30);
     expect(of('repeated').name).toBe('15 brakings from 120 to 60 km/h, every 45 s');
   });
@@ -38,8 +47,9 @@ describe('heat of braking', () => {
     const loses = coolingWm2K('disc', 280, 30) * coolsM2('disc', rotor);
     let celsius = 20;
     for (let t = 0; t < 720; t += 0.05)
-      celsius += ((power - loses * (celsius - 20)) / (7 * 500)) * 0.05;
-    expect(peakC('hill')).toBeCloseTo(celsius, 1);
+      celsius += ((power - loses * (celsius - 20) - radiatesW(celsius)) / (7 * 500)) * 0.05;
+    expect(peakC('hill')).toBeCloseTo(celsius, 0);
+    expect(Math.abs(peakC('hill') - celsius)).toBeLessThan(0.2);
   });
   test('cooling is of the size that tables give: some tens of W/(m²·K) at town speed, more with speed, less for drums', () => {
     // R. Limpert, Brake Design and Safety (from memory): 50 to 100 for a solid disc at 60 to 80 km/h.
@@ -50,8 +60,12 @@ describe('heat of braking', () => {
   });
   test('what is towed heats in proportion, and what passes its limit is named', () => {
     const towing = { ...input, massKg: 3000 };
-    for (const id of ['stop', 'repeated', 'hill'])
-      expect(peakC(id, 0, towing) - 20).toBeCloseTo(2 * (peakC(id) - 20), 6);
+    expect(peakC('stop', 0, towing) - 20).toBeCloseTo(2 * (peakC('stop') - 20), 6);
+    // What is hotter radiates more than in proportion.
+    for (const id of ['repeated', 'hill']) {
+      const times = (peakC(id, 0, towing) - 20) / (peakC(id) - 20);
+      expect([id, times > 1.6, times < 2]).toEqual([id, true, true]);
+    }
     const limit = (fadeC: number): HeatInput => ({
       ...input,
       axles: input.axles.map((axle) => ({ ...axle, rotor: { ...axle.rotor, fadeC } })),
@@ -72,5 +86,24 @@ describe('heat of braking', () => {
     expect(heating(input, 'heavy', truck)[1]!.name).toBe(
       '20 brakings from 60 to 30 km/h, every 60 s',
     );
+  });
+  test('vanes cool a disc about twice as well between brakings, in one stop not at all, and a drum has none', () => {
+    const vented = (axle: number): HeatInput => ({
+      ...input,
+      axles: input.axles.map((one, i) =>
+        i === axle ? { ...one, rotor: { ...one.rotor, vented: true } } : one,
+      ),
+    });
+    expect(peakC('stop', 0, vented(0))).toBe(peakC('stop'));
+    const cooler = (peakC('repeated', 0, vented(0)) - 20) / (peakC('repeated') - 20);
+    expect([cooler > 0.5, cooler < 0.85]).toEqual([true, true]);
+    expect(peakC('repeated', 1, vented(1))).toBe(peakC('repeated', 1));
+    const fluid = (given: HeatInput): number => of('repeated', given).axles[0]!.fluidC;
+    expect(fluid(vented(0))).toBeLessThan(fluid(input));
+  });
+  test('on a long hill the face is a little hotter than the whole disc, and in one stop far hotter', () => {
+    const [hill, stop] = [of('hill').axles[0]!, of('stop').axles[0]!];
+    expect(hill.faceC - hill.peakC).toBeLessThan(15);
+    expect(stop.faceC - stop.peakC).toBeGreaterThan(50);
   });
 });

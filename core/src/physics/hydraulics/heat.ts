@@ -1,5 +1,12 @@
 import type { Category } from '../../trade/categories.ts';
-import { IRON, warmThrough, type Slab, type Spell, type Warmth } from './heat-through.ts';
+import {
+  IRON,
+  radiatesWm2K,
+  warmThrough,
+  type Slab,
+  type Spell,
+  type Warmth,
+} from './heat-through.ts';
 import { HILL, RULES, TRAILER_HILL, type FadeRule, type HillRule } from './rules.ts';
 import { GRAVITY_MS2, type Brake } from './types.ts';
 
@@ -12,6 +19,8 @@ export interface Rotor {
   readonly widthMm: number;
   /** Where its pads or linings begin to fade, by their sheet. */
   readonly fadeC: number;
+  /** A disc with vanes that draw air through its middle; not there: it has none. */
+  readonly vented?: boolean;
 }
 /** The two discs or drums of an axle. */
 export interface HotAxle {
@@ -96,16 +105,38 @@ const STANDS_S = 1800;
 const FULL_MS2 = 7;
 const REPEATED_MS2 = 3;
 
+/** Vanes give about as much heat to the air again as the faces do. Source: R. Limpert, Brake Design and Safety, chapter 3: about twice a solid disc (from memory). */
+const VANES = 2;
+const coolsWm2K = ({ rotor, kind }: HotAxle, kmh: number): number =>
+  (rotor.vented && kind === 'disc' ? VANES : 1) * coolingWm2K(kind, rotor.diameterMm, kmh);
+
 interface Wheel {
   readonly share: number;
   readonly joulesPerK: number;
-  readonly cools: (kmh: number) => number;
+  /** The whole of it after so many seconds of so many watts, °C. */
+  readonly after: (fromC: number, seconds: number, watts: number, kmh: number) => number;
 }
-const wheelOf = ({ rotor, kind, share }: HotAxle): Wheel => ({
-  share: share / 2,
-  joulesPerK: rotor.massKg * IRON.jKgK,
-  cools: (kmh) => coolingWm2K(kind, rotor.diameterMm, kmh) * coolsM2(kind, rotor),
-});
+/** Short against the minutes in which a disc cools, s. */
+const STEP_S = 1;
+const wheelOf = (axle: HotAxle, ambientC: number): Wheel => {
+  const joulesPerK = axle.rotor.massKg * IRON.jKgK;
+  const areaM2 = coolsM2(axle.kind, axle.rotor);
+  return {
+    share: axle.share / 2,
+    joulesPerK,
+    after: (fromC, seconds, watts, kmh) => {
+      const steps = Math.ceil(seconds / STEP_S);
+      const perStep = (joulesPerK * steps) / seconds;
+      const air = coolsWm2K(axle, kmh);
+      let now = fromC;
+      for (let i = 0; i < steps; i++) {
+        const lost = areaM2 * (air + radiatesWm2K(now, ambientC));
+        now = (perStep * now + watts + lost * ambientC) / (perStep + lost);
+      }
+      return now;
+    },
+  };
+};
 
 /** Repeated brakings begin at this share of the top speed. Source: UN R13 (from memory). */
 const TOP_SHARE = 0.8;
@@ -140,8 +171,9 @@ interface Way extends Pick<Heating, 'id' | 'name' | 'source' | 'curve'> {
 
 /** Faces and fluid along a way, and while the vehicle stands after it, with the hottest of each. */
 function withThrough({ axles, ambientC }: HeatInput, { happens, ...way }: Way): Heating {
-  const through = axles.map(({ kind, rotor, share }) =>
-    warmThrough(
+  const through = axles.map((axle) => {
+    const { kind, rotor, share } = axle;
+    return warmThrough(
       slabOf(kind, rotor),
       kind,
       ambientC,
@@ -149,10 +181,10 @@ function withThrough({ axles, ambientC }: HeatInput, { happens, ...way }: Way): 
         ...one,
         fromW: (one.fromW * share) / 2,
         toW: (one.toW * share) / 2,
-        coolsWm2K: Math.max(STILL_WM2K, coolingWm2K(kind, rotor.diameterMm, one.kmh)),
+        coolsWm2K: Math.max(STILL_WM2K, coolsWm2K(axle, one.kmh)),
       })),
-    ),
-  );
+    );
+  });
   const peaks = axles.map(({ name, rotor: { fadeC } }, i): HotPeak => {
     const peakC = Math.max(...way.curve.map(({ celsius }) => celsius[i]!));
     return {
@@ -191,16 +223,13 @@ function brakedAgain(
 ): Way {
   const from = Math.min(TOP_SHARE * topKmh, mostKmh);
   const each = risesBy(wheels, slowingJ(massKg, from, from / 2));
-  const keeps = wheels.map(({ joulesPerK, cools }) =>
-    Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK),
-  );
   const laps: Curve[number][] = [];
   let now: readonly number[] = wheels.map(() => ambientC);
   for (let i = 0; i < times; i++) {
     const hot = add(now, each);
     const minutes = (i * everyS) / 60;
     laps.push({ minutes, celsius: now }, { minutes, celsius: hot });
-    now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
+    now = hot.map((v, k) => wheels[k]!.after(v, everyS, 0, MEAN_SPEED * from));
   }
   const braking = slows(massKg, from, from / 2, REPEATED_MS2);
   const between = idles(Math.max(1, everyS - braking.seconds), MEAN_SPEED * from, 2);
@@ -219,34 +248,37 @@ function downHill(
 ): Way {
   const lastsS = m / (kmh / 3.6);
   const watts = (massKg * GRAVITY_MS2 * (grade - ROLLING) * kmh) / 3.6;
+  const curve = [{ minutes: 0, celsius: wheels.map(() => ambientC) }];
+  for (let i = 1; i <= TIME_STEPS; i++) {
+    const was = curve.at(-1)!.celsius;
+    curve.push({
+      minutes: (lastsS * i) / TIME_STEPS / 60,
+      celsius: wheels.map(({ after, share }, k) =>
+        after(was[k]!, lastsS / TIME_STEPS, watts * share, kmh),
+      ),
+    });
+  }
   return {
     id: 'hill',
     name: `${m / 1000} km down ${Math.round(100 * grade)} % at ${kmh} km/h`,
     source,
-    curve: Array.from({ length: TIME_STEPS + 1 }, (_, i) => {
-      const seconds = lastsS * (i / TIME_STEPS);
-      const celsius = wheels.map(({ joulesPerK, share, cools }) => {
-        const lost = cools(kmh);
-        return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
-      });
-      return { minutes: seconds / 60, celsius };
-    }),
+    curve,
     happens: [{ seconds: lastsS, stepS: 2, fromW: watts, toW: watts, kmh, pressed: true }],
   };
 }
 
 /**
  * How hot the discs or drums become: one stop from top speed, repeated braking, a long hill. Each is one
- * mass of iron that takes all of its share (the pads take a little, radiation is left out: hotter rather
- * than cooler). Temperatures are of the whole disc; its face is hotter while the pads press.
- * Source: energy and exponential cooling as in R. Limpert, Brake Design and Safety, chapter 3 (from memory).
+ * mass of iron that takes all of its share (the pads take a little: hotter rather than cooler) and gives it
+ * to the air and by radiation. Temperatures are of the whole disc; its face is hotter while the pads press.
+ * Source: energy and cooling as in R. Limpert, Brake Design and Safety, chapter 3 (from memory).
  */
 export function heating(
   input: HeatInput,
   category: Category,
   fade: FadeRule | null = null,
 ): Heating[] {
-  const wheels = input.axles.map(wheelOf);
+  const wheels = input.axles.map((axle) => wheelOf(axle, input.ambientC));
   // A trailer's rule asks the hill and no repeated braking; what has no rule of its own is braked as a car.
   const isTrailer = category === 'trailer';
   return [

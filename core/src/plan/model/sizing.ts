@@ -169,6 +169,7 @@ export const ROTOR = record<Rotor>()({
   diameterMm: told('Diameter', over(1000), { usual: [20, 1000] }),
   widthMm: told('Width swept', over(1000), { usual: [5, 500] }),
   fadeC: told('Linings fade from', over(2000), { usual: [50, 1500] }),
+  vented: told('Vented', optional(flag)),
 });
 export const HEAT_OF_DAY = {
   topKmh: told('Top speed', over(1000), { usual: [10, 400] }),
