@@ -7,6 +7,7 @@ import {
 } from '@firm-line/core/plan/typical';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { gannet } from '../../testing/open-gannet';
+import { roadFigures } from './road-figures';
 import { chainOf, roadChain, sheetsOf, type Step } from './chains';
 
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
@@ -149,4 +150,19 @@ describe('the chain in words', () => {
       chainOf('parking', viewPlan(after(set('parking', typicalParking('hydraulic')))), 0),
     ).toEqual([]);
   });
+});
+
+test('what a group of figures adds or removes is called by its name, and each of them by another', () => {
+  const { sizing } = gannet();
+  const labels = roadFigures(sizing!).flatMap(({ actions = [] }) => actions.map((a) => a.label));
+  expect(labels).toEqual(
+    expect.arrayContaining(['Add booster', 'Remove valve', 'Change to vented front discs']),
+  );
+  expect(new Set(labels).size).toBe(labels.length);
+  const vented = after({
+    edit: 'setFigure',
+    with: { of: 'sizing', path: 'heat.rotor.front.vented', to: true },
+  }).sizing!;
+  const figures = roadFigures(vented).flatMap((group) => group.figures.map(({ label }) => label));
+  expect(figures).toContain('Front vented disc, one');
 });

@@ -36,8 +36,13 @@ export const daysFigures = (path: string): FigureSpec[] => [
   figure(`${path}.ambientC`),
 ];
 /** One disc or drum as a store of heat. `which` begins the sentence: `Front`, `One`. */
-export const rotorFigures = (path: string, which: string, { kind }: Brake): FigureSpec[] => [
-  figure(`${path}.massKg`, `${which} ${kind}, one`),
+export const rotorFigures = (
+  path: string,
+  which: string,
+  { kind }: Brake,
+  { vented = false }: Rotor,
+): FigureSpec[] => [
+  figure(`${path}.massKg`, `${which} ${vented ? 'vented ' : ''}${kind}, one`),
   figure(`${path}.diameterMm`, kind === 'disc' ? 'Diameter' : 'Inside diameter'),
   figure(`${path}.widthMm`, kind === 'disc' ? 'Swept width' : 'Width'),
   figure(`${path}.fadeC`, `${which} linings fade above`),
@@ -50,7 +55,13 @@ export const ventAction = (
   { vented = false }: Rotor,
 ): FigureAction[] =>
   kind === 'disc'
-    ? [{ label: `${which}: ${vented ? 'solid' : 'vented'}`, path: `${path}.vented`, to: !vented }]
+    ? [
+        {
+          label: `Change to ${vented ? 'solid' : 'vented'} ${which}`,
+          path: `${path}.vented`,
+          to: !vented,
+        },
+      ]
     : [];
 export const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
   figure(`${path}.hoseMm`, label),

@@ -17,10 +17,10 @@ const BOOSTER = { gain: 4, vacuumKPa: 65, diaphragmMm2: 35_000 };
 const VALVE = { kneeMPa: 3, slope: 0.4 };
 const COMBINATION = { holdOffMPa: 0.8, differentialMPa: 0.7 };
 /** Something that may be there or not: what one tap puts in is a guess. */
-const inOrOut = (path: string, now: object | null, to: object): FigureAction[] => [
+const inOrOut = (path: string, what: string, now: object | null, to: object): FigureAction[] => [
   now
-    ? { label: 'Remove booster', path, to: null }
-    : { label: 'Add booster', path, to, open: Object.keys(to).map((key) => `${path}.${key}`) },
+    ? { label: `Remove ${what}`, path, to: null }
+    : { label: `Add ${what}`, path, to, open: Object.keys(to).map((key) => `${path}.${key}`) },
 ];
 
 function masterAction({ master }: Sizing): FigureAction {
@@ -74,7 +74,7 @@ function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
         ]
       : [],
     actions: [
-      ...inOrOut('booster', booster, BOOSTER),
+      ...inOrOut('booster', 'booster', booster, BOOSTER),
       ...(booster && booster.jumpInN === undefined
         ? [{ label: 'Add jump-in', path: 'booster.jumpInN', to: 300, open: ['booster.jumpInN'] }]
         : []),
@@ -154,7 +154,10 @@ function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing):
           ...(valveSheet && valveSheet.notches !== null ? [figure('valveSheet.notches')] : []),
         ]
       : [],
-    actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn, ...sheet] : [])],
+    actions: [
+      ...inOrOut('rearValve', 'valve', rearValve, VALVE),
+      ...(rearValve ? [turn, ...sheet] : []),
+    ],
   };
 }
 const barAction = ({ bar }: Sizing): FigureAction =>
@@ -175,8 +178,8 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
           ...daysFigures('heat'),
           figure('heat.towKg'),
           ...(heat.fluidC === null ? [] : [figure('heat.fluidC')]),
-          ...rotorFigures('heat.rotor.front', 'Front', front),
-          ...rotorFigures('heat.rotor.rear', 'Rear', rear),
+          ...rotorFigures('heat.rotor.front', 'Front', front, heat.rotor.front),
+          ...rotorFigures('heat.rotor.rear', 'Rear', rear, heat.rotor.rear),
         ]
       : [],
     none: 'Enter discs or drums to calculate heat: one stop, repeated braking and a long hill.',
@@ -191,8 +194,8 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
           },
       ...(heat
         ? [
-            ...ventAction('heat.rotor.front', 'Front discs', front, heat.rotor.front),
-            ...ventAction('heat.rotor.rear', 'Rear discs', rear, heat.rotor.rear),
+            ...ventAction('heat.rotor.front', 'front discs', front, heat.rotor.front),
+            ...ventAction('heat.rotor.rear', 'rear discs', rear, heat.rotor.rear),
             heat.fluidC === null
               ? { label: 'Fluid was measured', path: 'heat.fluidC', to: 100, open: ['heat.fluidC'] }
               : { label: 'Fluid not measured', path: 'heat.fluidC', to: null },
@@ -258,7 +261,7 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
       figures: combination
         ? [figure('combination.holdOffMPa'), figure('combination.differentialMPa')]
         : [],
-      actions: inOrOut('combination', combination, COMBINATION),
+      actions: inOrOut('combination', 'valve and lamp switch', combination, COMBINATION),
     },
     heatFigures(sizing),
     {

@@ -56,11 +56,14 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
     {
       name: 'Heat',
       figures: heat
-        ? [...daysFigures('heat'), ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake)]
+        ? [
+            ...daysFigures('heat'),
+            ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake, heat.rotor),
+          ]
         : [],
       none: 'Enter discs or drums to calculate heat: one stop and a long hill.',
       actions: [
-        ...(heat ? ventAction('heat.rotor', 'Discs', axles[0]!.brake, heat.rotor) : []),
+        ...(heat ? ventAction('heat.rotor', 'discs', axles[0]!.brake, heat.rotor) : []),
         heat
           ? { label: 'Remove discs or drums', path: 'heat', to: null }
           : {

@@ -63,10 +63,7 @@ export const linesWith = (
 ): AxleLines => linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
 
 /** The booster as `size` reckons it: one that is not moved by vacuum helps up to what its sheet gives. */
-function boosterOf({
-  booster,
-  boosterBy,
-}: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
+function boosterOf({ booster, boosterBy }: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
   if (!booster || !boosterBy || !('mostN' in boosterBy)) return booster;
   return { gain: booster.gain, vacuumKPa: boosterBy.mostN, diaphragmMm2: 1000 };
 }
