@@ -27,7 +27,83 @@ const colors = (page: Page): Promise<number> =>
     return new Set(new Uint32Array(pen.getImageData(0, 0, 200, 120).data.buffer)).size;
   });
 
+/**
+ * What is seen of the chosen line half way between two of its corners, by the pixels: how many px of its ink lie across it,
+ * and the contrast of that ink, and of each other ink of lines, with the page behind. Source: WCAG 2.2, relative luminance.
+ */
+const lineSeen = (page: Page): Promise<{ acrossPx: number; contrast: Record<string, number> }> =>
+  page.$eval('[data-test=space]', (element) => {
+    const canvas = element as HTMLCanvasElement;
+    const copy = document.createElement('canvas');
+    [copy.width, copy.height] = [canvas.clientWidth, canvas.clientHeight];
+    const pen = copy.getContext('2d', { willReadFrequently: true })!;
+    pen.drawImage(canvas, 0, 0, copy.width, copy.height);
+    const { data } = pen.getImageData(0, 0, copy.width, copy.height);
+    type Ink = [number, number, number];
+    const token = (name: string): Ink => {
+      const hex = getComputedStyle(document.documentElement)
+        .getPropertyValue(`--color-${name}`)
+        .trim();
+      return [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as Ink;
+    };
+    const luminance = (ink: Ink): number => {
+      const [r, g, b] = ink
+        .map((v) => v / 255)
+        .map((v) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4)) as Ink;
+      return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+    };
+    const against = (ink: Ink): number => {
+      const [a, b] = [luminance(ink), luminance(token('paper'))];
+      return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+    };
+    const near = (at: number, ink: Ink): boolean =>
+      data[at + 3]! > 200 && ink.every((v, k) => Math.abs(data[at + k]! - v) < 12);
+    const contrast: Record<string, number> = {};
+    for (const name of ['copper', 'fluid', 'slate']) {
+      const found: number[] = [];
+      for (let at = 0; at < data.length; at += 4) if (near(at, token(name))) found.push(at);
+      // Of what is drawn, not of the token: the mean of its pixels.
+      const mean = [0, 1, 2].map(
+        (k) => found.reduce((sum, at) => sum + data[at + k]!, 0) / found.length,
+      ) as Ink;
+      contrast[name] = found.length > 100 ? against(mean) : 0;
+    }
+    const handles = canvas.dataset['handles']!.split(' ').map((one) => one.split(',').map(Number));
+    const acrossPx = handles.slice(1).reduce((most, [x, y], i) => {
+      const [fromX, fromY] = handles[i]!;
+      const [dx, dy] = [x! - fromX!, y! - fromY!];
+      const length = Math.hypot(dx, dy);
+      if (!(length > 60)) return most;
+      let count = 0;
+      for (let off = -10; off <= 10; off++) {
+        const px = Math.round((x! + fromX!) / 2 - (off * dy) / length);
+        const py = Math.round((y! + fromY!) / 2 + (off * dx) / length);
+        if (near(4 * (py * copy.width + px), token('copper'))) count++;
+      }
+      return Math.max(most, count);
+    }, 0);
+    return { acrossPx, contrast };
+  });
+
 describe('Route in space', () => {
+  test.each(['light', 'dark'] as const)(
+    'lines are seen in the %s: wide, and 3 to 1 against the page',
+    async (value) => {
+      const { page, complaints } = await watch(run.browser, run.server.url);
+      await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
+      await openPlan(page, run.server.url, 'gannet', 'route');
+      await page.click('[data-line="line-r1"]');
+      await drawn(page);
+      await pressNamed(page, 'Above');
+      await settled(page);
+      const { acrossPx, contrast } = await lineSeen(page);
+      expect(acrossPx).toBeGreaterThanOrEqual(4);
+      for (const [ink, to1] of Object.entries(contrast))
+        expect([ink, to1 >= 3]).toEqual([ink, true]);
+      expect(complaints).toEqual([]);
+    },
+  );
+
   test('a corner is dragged from above: strip and moves follow, the figure can be typed, undo takes it back', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await openPlan(page, run.server.url, 'gannet', 'route');

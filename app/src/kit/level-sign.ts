@@ -7,6 +7,9 @@ export const LEVEL_WORDS: Record<Level, string> = {
   note: 'Note',
 };
 
+/** The worst first. */
+export const LEVELS = Object.keys(LEVEL_WORDS) as readonly Level[];
+
 /** The sign of a snag's level: an octagon, a triangle or a disc, so that color never stands alone. */
 @Component({
   selector: 'fl-level-sign',

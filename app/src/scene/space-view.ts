@@ -16,8 +16,10 @@ import {
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { lineSpace, type LaidPlan, type LineView } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/shape/tube';
+import type { Level } from '@firm-line/core/inspect';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
+import { LevelSign } from '../kit/level-sign';
 import { idle } from '../kit/idle';
 import { nearest, onPolyline } from '../kit/picking';
 import { PanelLayout } from '../kit/panel-layout';
@@ -53,6 +55,11 @@ export type Tapped =
       readonly share: number;
     }
   | { readonly kind: 'air' };
+/** A place that a snag is about. */
+export interface Marked {
+  readonly at: Vec3;
+  readonly level: Level;
+}
 /** Where a handle is dragged to, which axes it is free along in the plane looked at, and from how far snaps draw there. */
 export interface Dragged {
   readonly handle: number;
@@ -70,6 +77,14 @@ interface Named {
   readonly x: number;
   readonly y: number;
 }
+interface Sign {
+  readonly level: Level;
+  readonly x: number;
+  readonly y: number;
+}
+const sameSigns = (a: readonly Sign[], b: readonly Sign[]): boolean =>
+  a.length === b.length &&
+  a.every(({ level, x, y }, i) => level === b[i]!.level && x === b[i]!.x && y === b[i]!.y);
 const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
   a.length === b.length &&
   a.every((one, i) => one.text === b[i]!.text && one.x === b[i]!.x && one.y === b[i]!.y);
@@ -77,7 +92,7 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
 /** The vehicle with its lines and hoses in space: shows what it is given, and says what was tapped, taken hold of and dragged. */
 @Component({
   selector: 'fl-space-view',
-  imports: [SideBar],
+  imports: [LevelSign, SideBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'relative block overflow-hidden pl-20' },
   template: `
@@ -105,6 +120,15 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
             [style.top.px]="name.y"
             >{{ name.text }}</span
           >
+        }
+        @for (mark of signs(); track $index) {
+          <fl-level-sign
+            class="absolute -translate-x-1/2 -translate-y-full"
+            [style.left.px]="mark.x"
+            [style.top.px]="mark.y"
+            [level]="mark.level"
+            data-test="mark"
+          />
         }
       </div>
       <div class="*:pointer-events-auto"><ng-content /></div>
@@ -156,6 +180,8 @@ export class SpaceView {
   /** The chosen line's ends bear the names of their parts. */
   readonly namesEnds = input(true);
   readonly ghost = input<readonly Vec3[] | null>(null);
+  /** Places of the chosen line's snags. */
+  readonly marks = input<readonly Marked[]>([]);
   /** Hoses as they hang, with what moves with the one that is looked at. */
   readonly hoses = input<{
     readonly hoses: readonly HoseShown[];
@@ -183,6 +209,7 @@ export class SpaceView {
   protected readonly drag = signal<Drag | null>(null);
   /** Compared by what they say: drawing a picture that moves no name must not have the page gone through again. */
   protected readonly names = signal<readonly Named[]>([], { equal: sameNames });
+  protected readonly signs = signal<readonly Sign[]>([], { equal: sameSigns });
   private readonly stage = signal<Stage | null>(null);
   protected readonly ready = computed(() => this.stage() !== null);
 
@@ -211,7 +238,12 @@ export class SpaceView {
     this.followSize();
     this.showVehicle();
     this.showChosen();
+    this.followChoice();
     effect(() => this.stage()?.setGhost(this.ghost()));
+    effect(() => {
+      this.marks();
+      if (this.stage()) untracked(() => this.placeNames());
+    });
     effect(() => this.stage()?.hurry(this.moving()));
     effect(() => this.stage()?.setPointed(this.pointed()));
     effect(() => this.stage()?.setHoses(this.hoses().hoses, this.hoses().moving));
@@ -280,6 +312,20 @@ export class SpaceView {
       if (this.room.fitAsked()) untracked(() => this.fit());
     });
   }
+  /** Another line is brought into view, unless it was tapped where it is seen or other places are looked at. */
+  private followChoice(): void {
+    let was = '';
+    effect(() => {
+      const [id, stage] = [this.chosenId(), this.stage()];
+      if (!stage) return;
+      untracked(() => {
+        if (was && id !== was && !this.tappedHere && !this.focus()) this.zoom();
+        was = id;
+        this.tappedHere = false;
+      });
+    });
+  }
+  private tappedHere = false;
   /** Things, ports, and every line but the chosen one. */
   private showVehicle(): void {
     effect(() => this.stage()?.setThings(this.things()));
@@ -369,6 +415,12 @@ export class SpaceView {
         : [];
     });
     this.names.set(ends);
+    this.signs.set(
+      this.marks().flatMap(({ at, level }) => {
+        const seen = stage.at(at);
+        return seen ? [{ level, x: Math.round(seen.x), y: Math.round(seen.y) - 10 }] : [];
+      }),
+    );
   }
 
   private point(event: PointerEvent): readonly [number, number] {
@@ -433,8 +485,11 @@ export class SpaceView {
     const [x, y] = this.point(event);
     this.downAt = null;
     if (this.drag()) this.end('kept');
-    else if (down && Math.hypot(x - down[0], y - down[1]) < 5)
-      this.tapped.emit(this.tappedAt(x, y));
+    else if (down && Math.hypot(x - down[0], y - down[1]) < 5) {
+      const tapped = this.tappedAt(x, y);
+      this.tappedHere = tapped.kind === 'line' && tapped.view.line.id !== this.chosenId();
+      this.tapped.emit(tapped);
+    }
   }
   /** Ends a drag that the browser took away: nothing of it is kept. */
   protected breakOff(): void {

@@ -129,8 +129,9 @@ describe('what it is told to show', () => {
     at.setPorts([[0, 0, 0]]);
     at.setHoses([{ ...tube, chosen: true, fittings: [tube] }], []);
     at.draw();
-    // Lines: one for each of two inks, and clips. Chosen: twice, its clips, its gaps. Ports. Hose and fitting.
-    expect(meshes() - before).toBe(3 + 4 + 1 + 2);
+    // Lines: as tubes and as wide lines for each of two inks, and clips. Chosen: its tube, halo, line and ghost, its clips,
+    // its gaps. Ports. Hose: tube, line and ghost, and its fitting.
+    expect(meshes() - before).toBe(5 + 6 + 1 + 4);
     at.setLines([], []);
     at.setChosen(null);
     at.setPorts([]);

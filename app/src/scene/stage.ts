@@ -12,7 +12,6 @@ import {
   LineSegments,
   Matrix4,
   Mesh,
-  MeshBasicMaterial,
   OrthographicCamera,
   PerspectiveCamera,
   Plane,
@@ -26,6 +25,7 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { forgetColors, LOOKS, token } from './colors';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
+import { wideLines } from './wide-lines';
 import { type TubeShown, type HoseShown, type ChosenShown, type Look, EYES } from './stage-shown';
 import {
   drawnByCpu,
@@ -198,10 +198,15 @@ export class Stage {
   setLines(lines: readonly TubeShown[], clips: readonly Vec3[]): void {
     clear(this.linesGroup);
     for (const ink of new Set(lines.map((line) => line.ink))) {
-      const own = lines
-        .filter((line) => line.ink === ink)
-        .map((line) => ({ ...line, radiusMm: Math.max(line.radiusMm, 4) }));
-      this.linesGroup.add(new Mesh(tubesGeometry(own), matt(ink, 0.75)));
+      const own = lines.filter((line) => line.ink === ink);
+      this.linesGroup.add(
+        new Mesh(tubesGeometry(own), matt(ink)),
+        wideLines(
+          own.map(({ points }) => points),
+          ink,
+          'other',
+        ),
+      );
     }
     if (clips.length) this.linesGroup.add(boxes(clips, [12, 18, 18], 'ink-soft'));
     this.ask();
@@ -212,12 +217,12 @@ export class Stage {
     clear(this.hosesGroup);
     clear(this.posedGroup);
     for (const hose of hoses) {
-      const tube = tubesGeometry([
-        { ...hose, radiusMm: Math.max(hose.radiusMm, hose.chosen ? 6 : 4) },
-      ]);
+      const ink = hose.chosen ? hose.ink : 'slate';
       this.hosesGroup.add(
-        new Mesh(tube, matt(hose.chosen ? hose.ink : 'slate', hose.chosen ? 1 : 0.6)),
+        new Mesh(tubesGeometry([hose]), matt(ink)),
+        wideLines([hose.points], ink, hose.chosen ? 'chosen' : 'other'),
       );
+      if (hose.chosen) this.hosesGroup.add(wideLines([hose.points], ink, 'ghost'));
       if (hose.chosen && hose.fittings.length)
         this.hosesGroup.add(new Mesh(tubesGeometry(hose.fittings), matt('ink')));
     }
@@ -245,23 +250,14 @@ export class Stage {
     this.cornerPlaces = line?.corners ?? [];
     this.cornerChosen = line?.corner ?? null;
     if (line) {
-      const tube = tubesGeometry([{ ...line, radiusMm: Math.max(line.radiusMm, 7) }]);
-      // Drawn once where it stands, and faintly through whatever hides it.
-      const through = new Mesh(
-        tube,
-        kept(
-          `through ${line.ink}`,
-          () =>
-            new MeshBasicMaterial({
-              color: token(line.ink),
-              depthTest: false,
-              transparent: true,
-              opacity: 0.45,
-            }),
-        ),
+      // Drawn where it stands in a halo of ink, and faintly through whatever hides it.
+      const points = [line.points];
+      this.chosenGroup.add(
+        new Mesh(tubesGeometry([line]), matt(line.ink)),
+        wideLines(points, 'ink', 'halo'),
+        wideLines(points, line.ink, 'chosen'),
+        wideLines(points, line.ink, 'ghost'),
       );
-      through.renderOrder = 3;
-      this.chosenGroup.add(new Mesh(tube, matt(line.ink)), through);
       if (line.clips.length) this.chosenGroup.add(boxes(line.clips, [16, 24, 24], 'ink'));
       if (line.gaps.length) {
         const gaps = new BufferGeometry().setFromPoints(

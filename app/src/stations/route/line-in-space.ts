@@ -10,12 +10,14 @@ import {
   untracked,
 } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
+import type { Level } from '@firm-line/core/inspect';
 import { lineView, type Line, type LineView } from '@firm-line/core/plan';
 import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/layout/snap';
 import type { Vec3 } from '@firm-line/core/lib/vec';
+import { LEVELS } from '../../kit/level-sign';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Toggle, type ToggleChoice } from '../../kit/toggle';
-import { SpaceView, type Dragged, type Tapped } from '../../scene/space-view';
+import { SpaceView, type Dragged, type Marked, type Tapped } from '../../scene/space-view';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { DraggedLine } from '../../worker/dragged-line';
@@ -47,6 +49,7 @@ interface CornerDrag {
       [laid]="store.view()"
       [view]="view()"
       [ghost]="ghost()"
+      [marks]="marks()"
       [handles]="corners()"
       [chosen]="selection.node()"
       [pointed]="selection.pointed()"
@@ -124,6 +127,20 @@ export class LineInSpace {
   protected readonly along = signal<number | null>(null);
   protected readonly snapWords = signal('');
   protected readonly corners = computed(() => this.view().nodesMm.slice(1, -1));
+  /** Corners and ends of this line that snags are about, each with the worst of them. */
+  protected readonly marks = computed((): readonly Marked[] => {
+    const { line, nodesMm } = this.view();
+    const worst = new Map<number, Level>();
+    for (const { place, level } of this.store.snags()) {
+      if (place.kind !== 'line' || place.id !== line.id || place.node === undefined) continue;
+      const now = worst.get(place.node);
+      if (!now || LEVELS.indexOf(level) < LEVELS.indexOf(now)) worst.set(place.node, level);
+    }
+    return [...worst].flatMap(([node, level]) => {
+      const at = nodesMm[node];
+      return at ? [{ at, level }] : [];
+    });
+  });
   /** The port that was tapped last. */
   protected readonly port = signal<{ readonly id: string; readonly name: string } | null>(null);
   private readonly pickedLast = signal<{ readonly line: Line; readonly picked: Picked } | null>(

@@ -1,0 +1,18 @@
+import { launch, serve, watch, openPlan, settled } from './browser.ts';
+import { pressNamed } from './keyboard.ts';
+const server = await serve(); const browser = await launch();
+const { page, complaints } = await watch(browser, server.url);
+await page.setViewport({ width: 1280, height: 800 });
+await openPlan(page, server.url, 'gannet', 'route');
+await new Promise(r=>setTimeout(r,3500));
+await page.screenshot({ path: '/tmp/c1.png' });
+await page.click('[data-line="line-r3"]');
+await new Promise(r=>setTimeout(r,2500));
+await page.screenshot({ path: '/tmp/c2.png' });
+await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+await new Promise(r=>setTimeout(r,2500));
+await pressNamed(page, 'Fit to view');
+await new Promise(r=>setTimeout(r,1500));
+await page.screenshot({ path: '/tmp/c3.png' });
+console.log(complaints);
+await browser.close(); await server.stop(); process.exit(0);
