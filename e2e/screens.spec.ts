@@ -27,6 +27,34 @@ async function serious(page: Page, only?: readonly string[]): Promise<string[]> 
     .flatMap((v) => v.nodes.map((node) => `${v.id}: ${node.target.join(' ')}`));
 }
 
+/** Text written smaller than 12 px, in a drawing as it is scaled, and choices that their field cuts off. */
+const smallPrint = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    const hidden = '.sr-only, script, style, option, dialog:not([open])';
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const [words, element] = [node.textContent!.trim(), node.parentElement!];
+      if (!words || !element.checkVisibility() || element.closest(hidden)) continue;
+      const scale = element instanceof SVGGraphicsElement ? element.getScreenCTM() : null;
+      const px =
+        parseFloat(getComputedStyle(element).fontSize) * (scale ? Math.hypot(scale.a, scale.b) : 1);
+      if (px < 11.95) found.push(`${words.slice(0, 24)} ${px.toFixed(1)} px`);
+    }
+    const pen = document.createElement('canvas').getContext('2d')!;
+    for (const select of document.querySelectorAll('select')) {
+      if (!select.checkVisibility()) continue;
+      const style = getComputedStyle(select);
+      pen.font = style.font;
+      const chosen = select.selectedOptions[0]?.textContent!.trim() ?? '';
+      // The arrow takes 16 px.
+      const room =
+        select.clientWidth - parseFloat(style.paddingLeft) - parseFloat(style.paddingRight) - 16;
+      if (pen.measureText(chosen).width > room + 1) found.push(`cut off: ${chosen}`);
+    }
+    return found;
+  });
+
 describe('every screen', () => {
   test('going to a station by its key puts the focus on its heading, and says it in the title', async () => {
     const { page } = await watch(run.browser, run.server.url, 'flat');
@@ -112,6 +140,7 @@ describe('every screen', () => {
           () => document.documentElement.scrollWidth - window.innerWidth,
         );
         if (over) found.push(`${station} runs off by ${over} px`);
+        found.push(...(await smallPrint(page)).map((one) => `${station}: ${one}`));
         if (!floor) continue;
         const small = await page.evaluate(() =>
           [

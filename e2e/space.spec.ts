@@ -57,7 +57,7 @@ const lineSeen = (page: Page): Promise<{ acrossPx: number; contrast: Record<stri
       return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
     };
     const near = (at: number, ink: Ink): boolean =>
-      data[at + 3]! > 200 && ink.every((v, k) => Math.abs(data[at + k]! - v) < 12);
+      data[at + 3]! > 200 && ink.every((v, k) => Math.abs(data[at + k]! - v) < 24);
     const contrast: Record<string, number> = {};
     for (const name of ['copper', 'fluid', 'slate']) {
       const found: number[] = [];

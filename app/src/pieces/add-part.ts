@@ -7,8 +7,8 @@ import { PlanStore } from '../session/plan-store';
   selector: 'fl-add-part',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); add(kind.value)">
-      <select #kind class="field min-w-0 flex-1" aria-label="Kind of part to add">
+    <form class="my-1 flex flex-wrap gap-2" (submit)="$event.preventDefault(); add(kind.value)">
+      <select #kind class="field min-w-44 flex-1" aria-label="Kind of part to add">
         @for (kind of kinds; track kind) {
           <option [value]="kind">{{ specs[kind].name }}</option>
         }

@@ -59,7 +59,7 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
           [attr.x]="text.x"
           [attr.y]="text.y"
           [attr.text-anchor]="text.anchor"
-          class="fill-ink-soft font-mono text-[11px]"
+          class="fill-ink-soft font-mono text-[12px]"
         >
           {{ text.text }}
         </text>

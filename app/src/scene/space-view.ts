@@ -115,7 +115,7 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
       <div aria-hidden="true">
         @for (name of names(); track name.text) {
           <span
-            class="absolute -translate-y-full rounded bg-sheet/80 px-1 text-sm font-semibold whitespace-nowrap"
+            class="absolute rounded bg-sheet/80 px-1 text-sm font-semibold whitespace-nowrap"
             [style.left.px]="name.x"
             [style.top.px]="name.y"
             >{{ name.text }}</span
@@ -411,7 +411,7 @@ export class SpaceView {
     const ends = (this.namesEnds() ? [view.ports.a, view.ports.b] : []).flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
       return at
-        ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }]
+        ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y + 12 }]
         : [];
     });
     this.names.set(ends);

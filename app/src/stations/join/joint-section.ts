@@ -42,7 +42,7 @@ const MARGIN_MM = 2;
         <text
           [attr.x]="label.x"
           [attr.y]="label.y"
-          font-size="1.6"
+          font-size="2.2"
           text-anchor="middle"
           [class]="label.ink"
         >
@@ -62,7 +62,7 @@ const MARGIN_MM = 2;
       }
       <g [attr.transform]="scaleAt()" class="fill-ink stroke-ink">
         <path d="M0 -0.5V0.5M0 0H5M5 -0.5V0.5" fill="none" stroke-width="0.15" />
-        <text x="5.8" y="0.55" font-size="1.5" stroke="none">5 mm</text>
+        <text x="5.8" y="0.75" font-size="2.2" stroke="none">5 mm</text>
       </g>
     </svg>
   `,
@@ -142,7 +142,7 @@ export class JointSection {
           {
             text,
             x: (Math.min(...thick) + Math.max(...thick)) / 2 + by,
-            y: -top + 2,
+            y: -top + 2.4,
             ink: 'fill-ink',
           },
         ];

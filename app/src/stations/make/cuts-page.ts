@@ -165,8 +165,9 @@ import { FieldOf } from '../../kit/fields/field';
       <button type="button" class="btn mt-2" (click)="addPiece()">Add a coil or stick</button>
       <h2 class="h2 mt-5">Sold as</h2>
       @for (one of making().sold; track one.id; let i = $index) {
-        <div class="mt-2 grid grid-cols-[1fr_6rem_auto] items-end gap-2 border-t border-rule pt-2">
+        <div class="mt-2 grid grid-cols-[1fr_auto] items-end gap-2 border-t border-rule pt-2">
           <fl-field
+            class="col-span-2"
             [of]="soldFields.tubeId"
             [field]="'sold-tube-' + one.id"
             [options]="tubes"

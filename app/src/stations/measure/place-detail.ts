@@ -155,6 +155,7 @@ const AXES = [
               (changed)="patchPart({ name: $event })"
             />
             <fl-field
+              class="min-w-48 flex-1"
               [of]="partFields.kind"
               field="part-kind"
               [options]="kindChoices"

@@ -5,7 +5,7 @@ import { bestHooks, predictedSigmaMm, type Hook } from '@firm-line/core/shape/ta
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
-const PICTURE = 132;
+const PICTURE = 112;
 
 /** Which datums fix a place best, said and drawn before the tape is pulled. */
 @Component({

@@ -65,7 +65,7 @@ import { FieldOf } from '../../kit/fields/field';
         [of]="fields.pedal"
         field="part-pedal"
         [value]="part().pedal"
-        [none]="'by its circuit and name' + inBrackets(pedal())"
+        [none]="'by circuit and name' + inBrackets(pedal())"
         (changed)="change({ pedal: $event ?? null })"
       />
     }

@@ -86,8 +86,11 @@ import { EmptyState } from '../../kit/empty-state';
             The layout is added to the plan. Every position in it is an estimate until you measure
             it.
           </p>
-          <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); start(layout.value)">
-            <select #layout class="field min-w-0 flex-1" aria-label="Layout">
+          <form
+            class="my-1 flex flex-wrap gap-2"
+            (submit)="$event.preventDefault(); start(layout.value)"
+          >
+            <select #layout class="field w-full" aria-label="Layout">
               @for (option of layouts; track option.id) {
                 <option [value]="option.id">{{ option.name }}</option>
               }

@@ -108,7 +108,7 @@ describe('Plumb', () => {
   test('what a part is for is one tap, and says what it is taken for until then', async () => {
     const at = await open('q-for', 'port-master-front');
     const pedal = at.one<HTMLSelectElement>('#part-pedal');
-    expect(pedal.options[pedal.selectedIndex]!.text).toBe('by its circuit and name (brake pedal)');
+    expect(pedal.options[pedal.selectedIndex]!.text).toBe('by circuit and name (brake pedal)');
     await at.choose(pedal, 'hand');
     expect(at.store.plan().parts.find(({ id }) => id === 'master')!.pedal).toBe('hand');
     TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-fl' });

@@ -192,7 +192,7 @@ export const PART = record<Part>()(
           }),
         ),
       ),
-      { none: 'by its circuit and name' },
+      { none: 'by circuit and name' },
     ),
     family: told(
       'Seals made for',
