@@ -73,7 +73,7 @@ interface Tried {
       </button>
       <button type="button" class="btn" (click)="begin(null)">Start empty</button>
     </header>
-    <div class="grid min-h-0 flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,0.9fr)]">
+    <main class="grid min-h-0 flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,0.9fr)]">
       <div class="flex min-h-0 min-w-0 flex-col bg-sheet">
         <div class="min-h-0 flex-1 overflow-auto px-6 pt-1">
           <ol class="text-lg" aria-label="What you know">
@@ -137,7 +137,7 @@ interface Tried {
           [led]="found() !== null"
         />
       }
-    </div>
+    </main>
   `,
 })
 export class SetOutPage {

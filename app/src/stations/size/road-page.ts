@@ -117,7 +117,7 @@ function raised(input: SizeInput): {
             </p>
           </section>
           @if (load.heat; as heating) {
-            <section class="card p-4" aria-label="Heat">
+            <section class="card p-4" aria-label="Heat of the brakes">
               <h2 class="h2">Heat</h2>
               <fl-heat-card [heating]="heating" [boils]="boils()" />
             </section>
