@@ -10,6 +10,21 @@ export const LEVEL_WORDS: Record<Level, string> = {
 /** The worst first. */
 export const LEVELS = Object.keys(LEVEL_WORDS) as readonly Level[];
 
+/** The worst that is said of each thing, by what it is known by; what is known by nothing is left out. */
+export function worstBy<S extends { readonly level: Level }, K>(
+  said: readonly S[],
+  keyOf: (one: S) => K | undefined,
+): ReadonlyMap<K, Level> {
+  const worst = new Map<K, Level>();
+  for (const one of said) {
+    const key = keyOf(one);
+    if (key === undefined) continue;
+    const now = worst.get(key);
+    if (!now || LEVELS.indexOf(one.level) < LEVELS.indexOf(now)) worst.set(key, one.level);
+  }
+  return worst;
+}
+
 /** The sign of a snag's level: an octagon, a triangle or a disc, so that color never stands alone. */
 @Component({
   selector: 'fl-level-sign',

@@ -4,6 +4,7 @@ import type { Vec3 } from '@firm-line/core/lib/vec';
 import { Vector3, type BufferGeometry } from 'three';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
+import { piecesOf } from './wide-lines';
 
 /** Triangles of a geometry, by their corners. */
 function triangles(geometry: BufferGeometry): Vector3[][] {
@@ -173,4 +174,16 @@ describe('obstacles as triangles', () => {
       thingsGeometry([thing({ kind: 'mesh', digest: 'none', atMm: [0, 0, 0], scale: 1 } as Shape)]),
     ).toBeNull();
   });
+});
+
+test('a wide line has both ends of each of its pieces, and no piece from one line to the next', () => {
+  const [a, b, c, d]: Vec3[] = [
+    [0, 0, 0],
+    [1, 0, 0],
+    [1, 2, 0],
+    [9, 9, 9],
+  ];
+  expect([...piecesOf([[a!, b!, c!], [d!], [], [d!, a!]])]).toEqual(
+    [a, b, b, c, d, a].flatMap((place) => [...place!]),
+  );
 });

@@ -25,7 +25,7 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { forgetColors, LOOKS, token } from './colors';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
-import { wideLines } from './wide-lines';
+import { centerLines, wideLines } from './wide-lines';
 import { type TubeShown, type HoseShown, type ChosenShown, type Look, EYES } from './stage-shown';
 import {
   drawnByCpu,
@@ -201,11 +201,7 @@ export class Stage {
       const own = lines.filter((line) => line.ink === ink);
       this.linesGroup.add(
         new Mesh(tubesGeometry(own), matt(ink)),
-        wideLines(
-          own.map(({ points }) => points),
-          ink,
-          'other',
-        ),
+        wideLines(centerLines(own.map(({ points }) => points)), ink, 'other'),
       );
     }
     if (clips.length) this.linesGroup.add(boxes(clips, [12, 18, 18], 'ink-soft'));
@@ -218,11 +214,12 @@ export class Stage {
     clear(this.posedGroup);
     for (const hose of hoses) {
       const ink = hose.chosen ? hose.ink : 'slate';
+      const center = centerLines([hose.points]);
       this.hosesGroup.add(
         new Mesh(tubesGeometry([hose]), matt(ink)),
-        wideLines([hose.points], ink, hose.chosen ? 'chosen' : 'other'),
+        wideLines(center, ink, hose.chosen ? 'chosen' : 'other'),
       );
-      if (hose.chosen) this.hosesGroup.add(wideLines([hose.points], ink, 'ghost'));
+      if (hose.chosen) this.hosesGroup.add(wideLines(center, ink, 'ghost'));
       if (hose.chosen && hose.fittings.length)
         this.hosesGroup.add(new Mesh(tubesGeometry(hose.fittings), matt('ink')));
     }
@@ -250,13 +247,13 @@ export class Stage {
     this.cornerPlaces = line?.corners ?? [];
     this.cornerChosen = line?.corner ?? null;
     if (line) {
-      // Drawn where it stands in a halo of ink, and faintly through whatever hides it.
-      const points = [line.points];
+      // In place with a dark halo, and faintly through anything in front of it.
+      const center = centerLines([line.points]);
       this.chosenGroup.add(
         new Mesh(tubesGeometry([line]), matt(line.ink)),
-        wideLines(points, 'ink', 'halo'),
-        wideLines(points, line.ink, 'chosen'),
-        wideLines(points, line.ink, 'ghost'),
+        wideLines(center, 'ink', 'halo'),
+        wideLines(center, line.ink, 'chosen'),
+        wideLines(center, line.ink, 'ghost'),
       );
       if (line.clips.length) this.chosenGroup.add(boxes(line.clips, [16, 24, 24], 'ink'));
       if (line.gaps.length) {

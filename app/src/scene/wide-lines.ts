@@ -5,19 +5,21 @@ import { LineSegmentsGeometry } from 'three/addons/lines/LineSegmentsGeometry.js
 import { token } from './colors';
 import { kept } from './stage-pieces';
 
-/** Widths on the screen, px: a line is never thinner than this, however far off it is. */
-export const WIDE_PX = { other: 3, chosen: 6, halo: 10, ghost: 5 } as const;
-export type Wide = keyof typeof WIDE_PX;
-/** What a wide line is, besides its width: the chosen one's halo lies under it, its ghost shows through what hides it. */
-const HOW: Record<
-  Wide,
-  { readonly through: boolean; readonly opacity: number; readonly order: number }
-> = {
-  other: { through: false, opacity: 1, order: 0 },
-  halo: { through: false, opacity: 1, order: 1 },
-  chosen: { through: false, opacity: 1, order: 2 },
-  ghost: { through: true, opacity: 0.6, order: 3 },
-};
+interface Wide {
+  /** Width on the screen, however far off it is. */
+  readonly px: number;
+  /** Seen through what is in front of it. */
+  readonly through?: boolean;
+  readonly opacity?: number;
+  readonly order: number;
+}
+/** How center lines are drawn: the chosen one with a dark halo under it and a ghost that shows through what hides it. */
+const WIDE = {
+  other: { px: 3, order: 0 },
+  halo: { px: 10, order: 1 },
+  chosen: { px: 6, order: 2 },
+  ghost: { px: 5, through: true, opacity: 0.6, order: 3 },
+} satisfies Record<string, Wide>;
 
 /** The pieces of polylines, end to end, as the coordinates of both ends of each. */
 export function piecesOf(lines: readonly (readonly Vec3[])[]): Float32Array {
@@ -32,28 +34,29 @@ export function piecesOf(lines: readonly (readonly Vec3[])[]): Float32Array {
     }
   return made;
 }
-/** Center lines as wide as they must be to be seen, all of one ink as one thing to draw. */
+/** Center lines ready to be drawn as wide as it takes, in as many ways as it takes. */
+export const centerLines = (lines: readonly (readonly Vec3[])[]): LineSegmentsGeometry =>
+  new LineSegmentsGeometry().setPositions(piecesOf(lines));
+
+/** Center lines of one ink that keep their width on the screen, as one thing to draw. */
 export function wideLines(
-  lines: readonly (readonly Vec3[])[],
+  lines: LineSegmentsGeometry,
   ink: string,
-  wide: Wide,
+  how: keyof typeof WIDE,
 ): LineSegments2 {
-  const { through, opacity, order } = HOW[wide];
+  const { px, through = false, opacity = 1, order }: Wide = WIDE[how];
   const material = kept(
-    `wide ${ink} ${wide}`,
+    `wide ${ink} ${how}`,
     () =>
       new LineMaterial({
         color: token(ink),
-        linewidth: WIDE_PX[wide],
+        linewidth: px,
         depthTest: !through,
         transparent: opacity < 1,
         opacity,
       }),
   );
-  const made = new LineSegments2(
-    new LineSegmentsGeometry().setPositions(piecesOf(lines)),
-    material,
-  );
+  const made = new LineSegments2(lines, material);
   made.renderOrder = order;
   made.frustumCulled = false;
   return made;

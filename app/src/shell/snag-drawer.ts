@@ -8,7 +8,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/inspect';
-import { LEVEL_WORDS } from '../kit/level-sign';
+import { LEVELS, LEVEL_WORDS } from '../kit/level-sign';
 import { SnagRow } from '../pieces/snag-row';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
@@ -104,14 +104,12 @@ export class SnagDrawer {
   protected readonly few = FEW;
   protected readonly isOpened = signal(false);
   protected readonly groups = computed(() =>
-    (['stop', 'caution', 'note'] as const)
-      .map((level) => ({
-        level,
-        word: LEVEL_WORDS[level],
-        meaning: MEANING[level],
-        kinds: kindsOf(this.store.laidOutSnags().filter((snag) => snag.level === level)),
-      }))
-      .filter((group) => group.kinds.length),
+    LEVELS.map((level) => ({
+      level,
+      word: LEVEL_WORDS[level],
+      meaning: MEANING[level],
+      kinds: kindsOf(this.store.laidOutSnags().filter((snag) => snag.level === level)),
+    })).filter((group) => group.kinds.length),
   );
 
   open(): void {

@@ -345,6 +345,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
   // 2·20·4·0.0172/6 = 0.459 V; over 6 m 0.688 V. Of 1.5 mm² 24 A for long (tables after DIN 72551, from memory).
   test("'supply-thin' minds what is lost on the way, and stops a wire that gets hot", () => {
     expect(supplied('supply-thin', {})).toEqual([]);
+    expect(supplied('supply-thin', { wayMm: null })).toEqual([]);
     expect(supplied('supply-thin', { wayMm: 6000 })).toEqual([
       expect.stringMatching(/^caution: At 20 A the wires lose 0\.69 V .* Take 10 mm² for both/),
     ]);
@@ -355,8 +356,9 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
   });
   test("'breaker-wrong' of one that is not there, opens early, late, or is far from the battery", () => {
     expect(supplied('breaker-wrong', {})).toEqual([]);
+    expect(supplied('breaker-wrong', { breakerA: null, currentA: null })).toEqual([]);
     expect(supplied('breaker-wrong', { breakerA: null })).toEqual([
-      expect.stringMatching(/^caution: The supply has no breaker/),
+      expect.stringMatching(/^caution: No breaker is entered for the supply/),
     ]);
     expect(supplied('breaker-wrong', { breakerA: 19 })).toEqual([
       expect.stringMatching(/^stop: A breaker of 19 A opens while the actuator draws its 20 A/),

@@ -138,7 +138,7 @@ describe('the brakes of motorcycles and trailers by their rules', () => {
   test('two toe brakes of an aircraft are no motorcycle', () => {
     expect(said(disc(fresh('aircraft'), 0, 0.01), 'motorcycle-weak')).toEqual([]);
   });
-  test('a trailer makes half of the weight on its wheels, or is told', () => {
+  test('a trailer whose brakes make less than half of the weight on its wheels gets a caution', () => {
     const plan = fresh('trailer');
     const weak = (by: number): string[] =>
       said(

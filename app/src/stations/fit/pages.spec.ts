@@ -94,6 +94,13 @@ describe('pages of Fit', () => {
     await at.click(at.button('Check wire and breaker'));
     // 2·20·6·0.0172/6 = 0.69 V; 10 mm² lose 0.41.
     const said = (): string => at.texts('[data-test=supply]')[0]!;
+    expect(said()).toMatch(/^Enter current, length and both wires/);
+    await at.type(field(at, 'Current at most, A'), '20');
+    await at.type(field(at, 'Battery to actuator, one way'), '6000');
+    await at.type(field(at, 'Breaker, A'), '30');
+    expect(at.store.snags().filter(({ rule }) => rule === 'supply-thin')).toEqual([]);
+    await at.choose(at.one('#supply-wire'), '6 mm²');
+    await at.choose(at.one('#supply-ground'), '6 mm²');
     expect(said()).toMatch(/lose 0\.69 V there and back, and 0\.6 V is the most.* Take 10 mm²/);
     expect(at.texts('fl-supply-card tr.font-bold')).toEqual(['10 mm², enough 0.41 V73 A']);
     await at.choose(at.one('#supply-wire'), '10 mm²');

@@ -17,10 +17,7 @@ import { FieldOf } from '../../kit/fields/field';
       {{ fitting() }}. Take thread and seat from the maker’s sheet, or measure them. A banjo bolt
       counts as a male banjo.
     </p>
-    <fieldset
-      class="mt-2 grid grid-cols-[2fr_3fr] gap-3 [&_fl-half-field>div:nth-child(3)]:col-span-2"
-      aria-label="Thread and seat of the hose end"
-    >
+    <fieldset class="mt-2 halves" aria-label="Thread and seat of the hose end">
       <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
         <fl-field
@@ -62,9 +59,7 @@ import { FieldOf } from '../../kit/fields/field';
       }
     </fieldset>
     @if (!it().portId) {
-      <fieldset
-        class="mt-3 grid grid-cols-[2fr_3fr] gap-3 [&_fl-half-field>div:nth-child(3)]:col-span-2"
-      >
+      <fieldset class="mt-3 halves">
         <legend class="mb-1 font-semibold">Thread and seat of the port</legend>
         <fl-half-field [half]="it().into ?? null" (changed)="change({ into: $event })" />
       </fieldset>

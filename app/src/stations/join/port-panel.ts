@@ -17,7 +17,7 @@ import { FieldOf } from '../../kit/fields/field';
   template: `
     <h2 class="h2">The port</h2>
     <p class="text-sm">{{ at().part.name }}, {{ at().port.name }}</p>
-    <div class="mt-2 grid grid-cols-[2fr_3fr] gap-3 [&_fl-half-field>div:nth-child(3)]:col-span-2">
+    <div class="mt-2 halves">
       <fl-half-field [half]="half()" (changed)="setHalf($event)" />
       <fl-field
         class="col-span-2"

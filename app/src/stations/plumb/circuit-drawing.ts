@@ -9,9 +9,8 @@ import {
   output,
   signal,
 } from '@angular/core';
-import type { Level } from '@firm-line/core/inspect';
 import type { Part } from '@firm-line/core/plan';
-import { LevelSign } from '../../kit/level-sign';
+import { LevelSign, worstBy } from '../../kit/level-sign';
 import { hostSize } from '../../kit/element-size';
 import { PanZoom } from '../../kit/pan-zoom';
 import { PanelLayout } from '../../kit/panel-layout';
@@ -29,7 +28,6 @@ import {
 import { PICTOGRAMS } from './pictograms';
 
 const FILLS = { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' } as const;
-const RANK: Record<Level, number> = { stop: 2, caution: 1, note: 0 };
 const MARGIN = 8;
 /** Shown smaller than this its letters of 13 px would be under 12. */
 const SMALLEST = 12 / 13;
@@ -245,19 +243,13 @@ export class CircuitDrawing {
   /** The worst level of what is said about a part, its ports and the ends of lines there. */
   private readonly levels = computed(() => {
     const view = this.store.view();
-    const worst = new Map<string, Level>();
-    const note = (partId: string | undefined, level: Level): void => {
-      if (partId && (!worst.has(partId) || RANK[level] > RANK[worst.get(partId)!]))
-        worst.set(partId, level);
-    };
-    for (const { place, level } of this.store.snags()) {
-      if (place.kind === 'port') note(view.ports.get(place.id)?.part.id, level);
-      if (place.kind !== 'line') continue;
+    return worstBy(this.store.snags(), ({ place }) => {
+      if (place.kind === 'port') return view.ports.get(place.id)?.part.id;
+      if (place.kind !== 'line') return undefined;
       const line = view.lines.find((v) => v.line.id === place.id);
       const atA = (place.node ?? 0) <= 1;
-      note((atA ? line?.ports.a : line?.ports.b)?.part.id, level);
-    }
-    return worst;
+      return (atA ? line?.ports.a : line?.ports.b)?.part.id;
+    });
   });
 
   protected readonly drawing = computed(() => {

@@ -10,11 +10,10 @@ import {
   untracked,
 } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
-import type { Level } from '@firm-line/core/inspect';
 import { lineView, type Line, type LineView } from '@firm-line/core/plan';
 import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/layout/snap';
 import type { Vec3 } from '@firm-line/core/lib/vec';
-import { LEVELS } from '../../kit/level-sign';
+import { worstBy } from '../../kit/level-sign';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Toggle, type ToggleChoice } from '../../kit/toggle';
 import { SpaceView, type Dragged, type Marked, type Tapped } from '../../scene/space-view';
@@ -130,12 +129,9 @@ export class LineInSpace {
   /** Corners and ends of this line that snags are about, each with the worst of them. */
   protected readonly marks = computed((): readonly Marked[] => {
     const { line, nodesMm } = this.view();
-    const worst = new Map<number, Level>();
-    for (const { place, level } of this.store.snags()) {
-      if (place.kind !== 'line' || place.id !== line.id || place.node === undefined) continue;
-      const now = worst.get(place.node);
-      if (!now || LEVELS.indexOf(level) < LEVELS.indexOf(now)) worst.set(place.node, level);
-    }
+    const worst = worstBy(this.store.snags(), ({ place }) =>
+      place.kind === 'line' && place.id === line.id ? place.node : undefined,
+    );
     return [...worst].flatMap(([node, level]) => {
       const at = nodesMm[node];
       return at ? [{ at, level }] : [];

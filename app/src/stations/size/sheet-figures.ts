@@ -119,7 +119,7 @@ export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
 
 /** What moves between hand and shoes. */
 const travelFigures = (travel: ParkingTravel | null | undefined): FigureGroup => ({
-  name: 'Travel',
+  name: travel ? `Travel, ${travel.equalizer ? 'with' : 'without'} an equalizer` : 'Travel',
   figures: travel
     ? (['strokeMm', 'frontMm', 'rearMm', 'cableMm', 'liftMm'] as const).map((key) =>
         figure(`travel.${key}`),
@@ -129,7 +129,7 @@ const travelFigures = (travel: ParkingTravel | null | undefined): FigureGroup =>
   actions: travel
     ? [
         {
-          label: travel.equalizer ? 'No equalizer' : 'Has an equalizer',
+          label: `${travel.equalizer ? 'Remove' : 'Add'} equalizer`,
           path: 'travel.equalizer',
           to: !travel.equalizer,
         },

@@ -115,10 +115,11 @@ function ballMmS(boreMm: number, sin: number, ballMm: number, fluid: AirFluid): 
   const thin = fluid.viscosityPaS / fluid.densityKgM3;
   const pull = (G_M_S2 * sin * (ballMm * 1e-3) ** 3) / thin ** 2;
   // 18·Re·(1 + 0.15·Re^0.687) = pull: Newton in the logarithm of Re.
-  let ln = Math.log(Math.max(pull, 1e-30) / 18);
+  const creeping = Math.log(Math.max(pull, 1e-30) / 18);
+  let ln = creeping;
   for (let i = 0; i < 6; i++) {
     const drag = 0.15 * Math.exp(0.687 * ln);
-    const off = ln + Math.log1p(drag) - Math.log(Math.max(pull, 1e-30) / 18);
+    const off = ln + Math.log1p(drag) - creeping;
     ln -= off / (1 + (0.687 * drag) / (1 + drag));
   }
   const wall = ((1 - share) / (1 - 0.475 * share)) ** 4;

@@ -33,13 +33,9 @@ export {
 } from './wheel.ts';
 export {
   BREAKER_NEAR_MM,
-  carriesA,
-  dropV,
-  sizesLike,
   supplyFit,
   WIRE_SIZES,
   wireSizeName,
-  type SupplyFit,
   type SupplyRun,
   type WireSize,
 } from './wire-size.ts';

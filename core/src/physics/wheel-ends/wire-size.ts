@@ -1,7 +1,7 @@
 /** Copper at 20 °C, Ω·mm²/m. Source: handbook tables (from memory). */
 const COPPER = 0.0172;
 /** A 12 V actuator does its work while no more than this is lost on the way, V. Common practice: a twentieth; its sheet comes first. */
-export const DROP_MOST_V = 0.6;
+const DROP_MOST_V = 0.6;
 /** Wire between battery and breaker is not protected: it is kept shorter than this, mm. Common practice. */
 export const BREAKER_NEAR_MM = 450;
 
@@ -50,12 +50,12 @@ export function carriesA(size: WireSize): number {
 
 /** What feeds an actuator: a wire to it with a breaker, and one back. */
 export interface SupplyRun {
-  /** The most that it draws, by its sheet. */
-  readonly currentA: number;
+  /** The most that it draws, by its sheet; like the way and both wires null while nobody has looked. */
+  readonly currentA: number | null;
   /** From battery to actuator, one way, along the wire. */
-  readonly wayMm: number;
-  readonly wire: WireSize;
-  readonly ground: WireSize;
+  readonly wayMm: number | null;
+  readonly wire: WireSize | null;
+  readonly ground: WireSize | null;
   /** Null where there is none. */
   readonly breakerA: number | null;
   /** From the battery to it, along the wire; null where nobody looked. */
@@ -67,31 +67,46 @@ export interface SupplyRun {
 export const dropV = (currentA: number, wayMm: number, size: WireSize): number =>
   (currentA * (wayMm / 1000) * COPPER) / WIRE_SIZES[size];
 
+/** One size for both wires: what is lost there and back, and whether it would do. */
+export interface WireChoice {
+  readonly size: WireSize;
+  readonly dropV: number;
+  readonly carriesA: number;
+  /** No more is lost than may be. */
+  readonly losesLittle: boolean;
+}
 export interface SupplyFit {
+  readonly currentA: number;
   /** Lost there and back, V. */
   readonly dropV: number;
   readonly mostV: number;
   /** What the thinner of both wires carries, A. */
   readonly carriesA: number;
-  /** The thinnest that would do for both, of the kind that is in, metric or by gauge; null where none does. */
+  /** Sizes of the kind that is in, metric or by gauge, the thinnest first. */
+  readonly choices: readonly WireChoice[];
+  /** The thinnest that would do for both; null where none does. */
   readonly take: WireSize | null;
 }
-/** Sizes of the kind that a wire is of, metric or by gauge, the thinnest first. */
-export const sizesLike = (wire: WireSize): readonly WireSize[] =>
-  (Object.keys(WIRE_SIZES) as WireSize[])
-    .filter((size) => size.startsWith('awg') === wire.startsWith('awg'))
-    .sort((a, b) => WIRE_SIZES[a] - WIRE_SIZES[b]);
-export function supplyFit(run: SupplyRun): SupplyFit {
+/** What a supply loses and carries; null while its current, its way or one of its wires is not known. */
+export function supplyFit(run: SupplyRun): SupplyFit | null {
   const { currentA, wayMm, wire, ground } = run;
+  if (currentA === null || wayMm === null || !wire || !ground) return null;
   const mostV = run.mostDropV ?? DROP_MOST_V;
   const needA = Math.max(currentA, run.breakerA ?? 0);
-  const take = sizesLike(wire).find(
-    (size) => 2 * dropV(currentA, wayMm, size) <= mostV && carriesA(size) >= needA,
-  );
+  const choices = (Object.keys(WIRE_SIZES) as WireSize[])
+    .filter((size) => size.startsWith('awg') === wire.startsWith('awg'))
+    .sort((a, b) => WIRE_SIZES[a] - WIRE_SIZES[b])
+    .map((size): WireChoice => {
+      const lostV = 2 * dropV(currentA, wayMm, size);
+      return { size, dropV: lostV, carriesA: carriesA(size), losesLittle: lostV <= mostV };
+    });
+  const take = choices.find((one) => one.losesLittle && one.carriesA >= needA);
   return {
+    currentA,
     dropV: dropV(currentA, wayMm, wire) + dropV(currentA, wayMm, ground),
     mostV,
     carriesA: Math.min(carriesA(wire), carriesA(ground)),
-    take: take ?? null,
+    choices,
+    take: take?.size ?? null,
   };
 }

@@ -53,10 +53,13 @@ const WIRE_SIZE = choice(
   ) as Record<WireSize, string>,
 );
 export const SUPPLY_RUN = record<SupplyRun>()({
-  currentA: told('Current at most', over(1000), { usual: [1, 200] }),
-  wayMm: told('Battery to actuator, one way', over(100_000), { usual: [100, 30_000] }),
-  wire: told('Supply wire', WIRE_SIZE),
-  ground: told('Ground wire', WIRE_SIZE),
+  currentA: told('Current at most', nullable(over(1000)), { none: 'not known', usual: [1, 200] }),
+  wayMm: told('Battery to actuator, one way', nullable(over(100_000)), {
+    none: 'not measured',
+    usual: [100, 30_000],
+  }),
+  wire: told('Supply wire', nullable(WIRE_SIZE), { none: 'not known' }),
+  ground: told('Ground wire', nullable(WIRE_SIZE), { none: 'not known' }),
   breakerA: told('Breaker', nullable(over(1000)), { none: 'none', usual: [1, 200] }),
   breakerAtMm: told('Breaker from the battery', nullable(number(0, 100_000)), {
     none: 'not measured',

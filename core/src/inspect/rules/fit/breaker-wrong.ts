@@ -11,8 +11,10 @@ export const breakerWrong = defineRule({
   reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
     const { supply } = plan.wheelEnds;
-    if (!supply) return null;
-    const { breakerA, breakerAtMm, currentA } = supply;
+    const fit = supply && supplyFit(supply);
+    if (!fit) return null;
+    const { currentA, carriesA, take } = fit;
+    const { breakerA, breakerAtMm } = supply;
     const finding = (level: Finding['level'], text: string): Finding => ({
       level,
       where: 'Actuator supply',
@@ -21,9 +23,8 @@ export const breakerWrong = defineRule({
     if (breakerA === null)
       return finding(
         'caution',
-        'The supply has no breaker. A short burns the wire. Fit a self-resetting one close to the battery, rated by the actuator’s sheet.',
+        'No breaker is entered for the supply. A short burns the wire. Fit a self-resetting one close to the battery, rated by the actuator’s sheet.',
       );
-    const { carriesA, take } = supplyFit(supply);
     if (breakerA < currentA)
       return finding(
         'stop',

@@ -9,12 +9,15 @@ export const supplyThin = defineRule({
   about: 'plan',
   reads: ['plan.wheelEnds'],
   judge: ({ plan: { wheelEnds } }) => {
-    const { supply } = wheelEnds;
-    if (!supply) return null;
-    const { dropV, mostV, carriesA, take } = supplyFit(supply);
-    const { currentA } = supply;
-    const advice = take ? `Take ${wireSizeName(take)} for both.` : 'Bring the battery nearer.';
+    const fit = wheelEnds.supply && supplyFit(wheelEnds.supply);
+    if (!fit) return null;
+    const { currentA, dropV, mostV, carriesA, take } = fit;
     const hot = currentA > carriesA;
+    const advice = take
+      ? `Take ${wireSizeName(take)} for both.`
+      : hot
+        ? 'Ask the actuator’s maker for its wire.'
+        : 'Bring the battery nearer.';
     if (!hot && dropV <= mostV) return null;
     return {
       level: hot ? 'stop' : 'caution',

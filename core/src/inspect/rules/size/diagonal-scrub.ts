@@ -20,14 +20,15 @@ export const diagonalScrub = defineRule({
   judge: ({ plan, size }) => {
     const { sizing } = plan;
     const n = sizing && size ? oneFrontN(size.laden) : null;
-    if (!sizing || n === null || (sizing.scrubMm ?? Infinity) <= 0) return null;
-    const { scrubMm } = sizing;
-    if (scrubMm === null || scrubMm === undefined)
+    if (!sizing || n === null) return null;
+    const scrubMm = sizing.scrubMm ?? null;
+    if (scrubMm === null)
       return {
         level: 'note',
         where: 'Circuits',
         text: 'The circuits are split diagonally, so a failed one leaves one front wheel braking. Enter the scrub radius: it should be zero or inward.',
       };
+    if (scrubMm <= 0) return null;
     const { force, torque } = quantityWords({ plan });
     return {
       level: 'caution',
